@@ -1,0 +1,24 @@
+import type { Settings } from '#core/document';
+import type { PiecePlan } from '#core/plan';
+
+export type Severity = 'stop' | 'warn' | 'note';
+
+/** What a rule has to say about a plan: what is so, why it matters, and what to do. */
+export interface Finding {
+  code: string;
+  severity: Severity;
+  /** What it is about, so that it is shown beside it. */
+  where: { pour?: number; coatId?: string; cup?: string };
+  says: string;
+  why: string;
+  fix: string;
+}
+
+/** What rules are told: the plan, and how the studio measures. */
+export interface Facts {
+  plan: PiecePlan;
+  measure: Settings['measure'];
+}
+
+/** A pure function from the facts to what it finds, which may be nothing. */
+export type Rule = (facts: Facts) => Finding[];

@@ -1,0 +1,110 @@
+import { rate } from './rate';
+
+/** Heat of cure of a resin standing in a cup. Kamal and Sourour 1973, second order, with the gel point of Flory and Stockmayer. */
+const B = 0.5;
+const GEL = 0.577;
+const HEAT = 300;
+const LOSS = 12;
+const CAPACITY = 1.9;
+const STEP = 0.05;
+/** A day: a cup that has not gelled by then is not going to run away. */
+const LONGEST = 1440 / STEP;
+/** A cup runs away from the minute it warms this fast, K/min. */
+const RUNAWAY = 2;
+
+/** From this peak it is warned of, and from this it stops. */
+export const PEAK_WARN = 60;
+export const PEAK_STOP = 90;
+
+/** Cooling surface of a cup, m²: top, floor and wall, for a depth of 0.7 of its diameter. */
+export function cupSurface(ml: number): number {
+  const volume = ml * 1e-6;
+  const d = ((4 * volume) / (0.7 * Math.PI)) ** (1 / 3);
+  return (Math.PI * d * d) / 2 + (4 * volume) / d;
+}
+
+/** Rate constant that gels the resin at its gel age, per equivalent minute. */
+export function cureConstant(gelAge: number): number {
+  const log = Math.log((B + GEL) / B) - Math.log(1 - GEL);
+  return (log / (1 + B) ** 2 + (1 / (1 - GEL) - 1) / (1 + B)) / gelAge;
+}
+
+/** What a cup does when it is left standing; minutes on the clock, Infinity where it never comes. */
+export interface CupCourse {
+  /** Temperature and equivalent age every half minute up to the peak. */
+  celsius: number[];
+  age: number[];
+  gelMin: number;
+  runawayMin: number;
+  peakC: number;
+  peakMin: number;
+}
+
+export const COURSE_STEP = 0.5;
+
+/**
+ * A cup of mixed resin left standing: conversion α, temperature T and equivalent age by fourth-order Runge–Kutta.
+ * dα/dt_e = k(B + α)(1 − α)²; dT/dt = (m·H·dα/dt − 60·U·A·(T − T_room)) / (m·c).
+ * Reference: 100 g in 0.012 m² at 23 °C, gel age 240: 31.22 °C at 15 min, peak 98.59 °C.
+ * @param grams   mass in the cup
+ * @param surface cooling surface, m²
+ * @param roomC   air and bottles, °C
+ * @param gelAge  equivalent minutes to gel, at refC
+ */
+export function cupCourse(grams: number, surface: number, roomC: number, gelAge: number, refC: number, ea: number): CupCourse {
+  const k = cureConstant(gelAge);
+  const loss = (60 * LOSS * surface) / (grams * CAPACITY);
+  const heat = HEAT / CAPACITY;
+  const curing = (alpha: number, speed: number): number => k * (B + alpha) * (1 - alpha) ** 2 * speed;
+  const course: CupCourse = { celsius: [roomC], age: [0], gelMin: Infinity, runawayMin: Infinity, peakC: roomC, peakMin: 0 };
+
+  let [alpha, temp, age, lastSlope] = [0, roomC, 0, 0];
+  const recordEvery = Math.round(COURSE_STEP / STEP);
+  for (let n = 1; n <= LONGEST; n++) {
+    const r1 = rate(temp, refC, ea);
+    const a1 = curing(alpha, r1);
+    const t1 = heat * a1 - loss * (temp - roomC);
+    const r2 = rate(temp + (STEP / 2) * t1, refC, ea);
+    const a2 = curing(alpha + (STEP / 2) * a1, r2);
+    const t2 = heat * a2 - loss * (temp + (STEP / 2) * t1 - roomC);
+    const r3 = rate(temp + (STEP / 2) * t2, refC, ea);
+    const a3 = curing(alpha + (STEP / 2) * a2, r3);
+    const t3 = heat * a3 - loss * (temp + (STEP / 2) * t2 - roomC);
+    const r4 = rate(temp + STEP * t3, refC, ea);
+    const a4 = curing(alpha + STEP * a3, r4);
+    const t4 = heat * a4 - loss * (temp + STEP * t3 - roomC);
+
+    const now = (n - 1) * STEP;
+    const nextAlpha = alpha + (STEP / 6) * (a1 + 2 * a2 + 2 * a3 + a4);
+    if (course.gelMin === Infinity && nextAlpha >= GEL) course.gelMin = now + (STEP * (GEL - alpha)) / (nextAlpha - alpha);
+    if (course.runawayMin === Infinity && t1 >= RUNAWAY)
+      course.runawayMin = n === 1 ? 0 : now - (STEP * (t1 - RUNAWAY)) / (t1 - lastSlope);
+    lastSlope = t1;
+    alpha = nextAlpha;
+    temp += (STEP / 6) * (t1 + 2 * t2 + 2 * t3 + t4);
+    age += (STEP / 6) * (r1 + 2 * r2 + 2 * r3 + r4);
+    if (temp > course.peakC) [course.peakC, course.peakMin] = [temp, n * STEP];
+    if (n % recordEvery === 0) {
+      course.celsius.push(temp);
+      course.age.push(age);
+    }
+    if (alpha >= GEL && temp < course.peakC - 0.5) break;
+  }
+  return course;
+}
+
+/** Age of a standing cup at a clock minute, equivalent min; past the record it ages as it last did. */
+export function cupAge(course: CupCourse, min: number): number {
+  const at = Math.min(Math.max(0, min) / COURSE_STEP, course.age.length - 2);
+  const i = Math.floor(at);
+  return course.age[i]! + (course.age[i + 1]! - course.age[i]!) * (Math.max(0, min) / COURSE_STEP - i);
+}
+
+/** Clock minute at which a standing cup reaches an age, min. */
+export function cupMinuteOfAge(course: CupCourse, wanted: number): number {
+  if (wanted <= 0) return 0;
+  let i = course.age.findIndex((a) => a >= wanted);
+  if (i < 0) i = course.age.length - 1;
+  const [a, b] = [course.age[i - 1]!, course.age[i]!];
+  return COURSE_STEP * (i - 1 + (wanted - a) / (b - a));
+}

@@ -1,0 +1,72 @@
+import type { Method, Resin } from '#core/document';
+import { ageOfViscosity, thickeningRate } from './viscosity';
+import { rate } from './rate';
+
+/** From one clock minute after mixing until another. */
+export interface Span {
+  from: number;
+  until: number;
+}
+
+/** What may be done when, in clock minutes after A and B met. */
+export interface Windows {
+  /** Free of haze and streaks: the maker's stirring time. */
+  stirred: number;
+  /** Tint lays and blends; later and shorter is still possible. */
+  tint: Span;
+  /** White has body and can still be laid. `until` may be before `from`: then there is no window. */
+  white: Span;
+  /** The middle third of that: white holds a crisp edge. */
+  whiteBest: Span;
+  /** Heat still moves the film, up to its working age. */
+  heatUntil: number;
+  lastMoves: Span;
+  /** After heat, when three quarters and nearly all of the cells that open by themselves have. */
+  cellsThreeQuarters: number;
+  cellsNearlyAll: number;
+  /** Hands off. */
+  leave: Span;
+  /** The film holds shells and glass. */
+  shells: Span;
+  /** The next coat bonds by itself; later it is scuffed and wiped first. */
+  nextCoat: Span;
+  fullCure: number;
+}
+
+/** How the white's cup ages, for windows that hang on it. */
+export interface WhiteCup {
+  /** Viscosity beside clear, from its solids and its paste. */
+  multiplier: number;
+  /** Clock minute at which this cup reaches an equivalent age. */
+  minuteOfAge: (age: number) => number;
+}
+
+/**
+ * Windows of a batch in a film at one temperature. The white's thickness is taken at its own cup's age and the film's
+ * temperature. White is ready at 1.8 Pa·s and stirred, until the later of 7 Pa·s and ⅔ of the working age, never past
+ * the working age.
+ * @param filmC temperature of the film, °C
+ */
+export function windowsOf(resin: Resin, method: Method, filmC: number, white: WhiteCup): Windows {
+  const speed = rate(filmC, resin.refC, method.activationEa);
+  const clock = (age: number): number => age / speed;
+  const working = resin.workingMin;
+  const thick = (pas: number): number => white.minuteOfAge(ageOfViscosity(resin, method, filmC, pas, white.multiplier));
+  const from = Math.max(resin.stirMin, thick(method.whiteReady));
+  const until = Math.min(Math.max(thick(method.whiteLimit), white.minuteOfAge((2 / 3) * working)), white.minuteOfAge(working));
+  const k = thickeningRate(resin, method);
+  return {
+    stirred: resin.stirMin,
+    tint: { from: resin.stirMin, until: clock(working / 2) },
+    white: { from, until },
+    whiteBest: { from: from + (until - from) / 3, until: from + (2 * (until - from)) / 3 },
+    heatUntil: clock(working),
+    lastMoves: { from: clock(0.8 * working), until: clock(working) },
+    cellsThreeQuarters: clock(Math.log(4) / k),
+    cellsNearlyAll: clock(Math.log(10) / k),
+    leave: { from: clock(working), until: clock(resin.handleH * 60) },
+    shells: { from: clock(working / 3), until: clock(working) },
+    nextCoat: { from: clock(resin.recoatFromH * 60), until: clock(resin.bondUntilH * 60) },
+    fullCure: clock(resin.fullCureH * 60),
+  };
+}

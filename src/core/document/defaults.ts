@@ -1,0 +1,53 @@
+import type { Method, Resin, Room, Settings } from './schema';
+
+/** Habits a studio starts with; each is the ordinary figure of the trade and can be changed. */
+export const startingMethod: Method = {
+  spare: 0.05,
+  sideFilm: 0.2,
+  dripPerM: 6,
+  cupStays: 1,
+  cupShare: 0.02,
+  foamFilm: 0.25,
+  foamOpen: 0.35,
+  activationEa: 55,
+  activationEmu: 50,
+  thickening: 8,
+  whitePaste: 1.2,
+  whiteReady: 1.8,
+  whiteLimit: 7,
+  colourMinPerCup: 1,
+  layMinPerCup: 2,
+  heatMinPerPass: 2,
+};
+
+export const startingRoom: Room = { id: 'room', name: 'the room', dayC: 21, nightC: 17, dayHour: 14, nightHour: 4 };
+
+export const startingSettings: Settings = {
+  length: 'mm',
+  volume: 'ml',
+  temperature: '°C',
+  measure: 'scale',
+  scaleStep: 0.1,
+  roomId: startingRoom.id,
+};
+
+/** A resin of ordinary figures, for a studio that starts empty; the artist's own data sheet replaces it. */
+export const startingResin: Resin = {
+  id: 'coating-resin',
+  name: 'Coating resin',
+  ratio: { a: 1, b: 1, by: 'volume' },
+  densityA: 1.15,
+  densityB: 0.98,
+  refC: 23,
+  lowestC: 15,
+  viscosity: 0.9,
+  stirMin: 4,
+  workingMin: 45,
+  gelMin: 240,
+  recoatFromH: 6,
+  bondUntilH: 24,
+  handleH: 24,
+  fullCureH: 72,
+  loadLimit: 0.06,
+  loadLimitBy: 'weight',
+};

@@ -1,0 +1,9 @@
+/** The studio document: its types, its bounds, and how it is opened from and written to a file. */
+export type * from './schema';
+export * from './limits';
+export * from './defaults';
+export * from './open';
+export * from './problem';
+export * from './write';
+export * from './starting';
+export * from './board';

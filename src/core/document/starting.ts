@@ -1,0 +1,108 @@
+import { boxOf } from './board';
+import { startingMethod, startingResin, startingRoom, startingSettings } from './defaults';
+import type { Coat, Colourant, Edge, Piece, Point, Shape, Studio, Surface, Tint, Use } from './schema';
+
+/**
+ * Colourants of ordinary strength, by pigment and form. k and s are starting values of the trade until a smear of
+ * one's own is measured.
+ */
+export const startingColourants: Colourant[] = [
+  { id: 'phthalo-blue', name: 'Phthalo blue tint', kind: 'liquid pigment', density: 1.1, solids: 0.15, dropMl: 0.025, absorb: [900, 200, 40], scatter: [4, 6, 10] },
+  { id: 'turquoise', name: 'Turquoise tint', kind: 'liquid pigment', density: 1.1, solids: 0.15, dropMl: 0.025, absorb: [700, 60, 100], scatter: [5, 8, 8] },
+  { id: 'white-paste', name: 'White paste', kind: 'paste', density: 1.7, solids: 0.3, absorb: [0.2, 0.2, 0.2], scatter: [250, 250, 250] },
+];
+
+/** A slope of five, deep to shore: even steps of lightness at 1.5 mm over a white ground, turning to turquoise inshore. */
+const startingTints: Tint[] = [
+  ['Deep', 0.002985, 0.000332],
+  ['Offshore', 0.001624, 0.000541],
+  ['Mid', 0.000832, 0.000554],
+  ['Shallow', 0.000356, 0.000436],
+  ['Shore', 0.000099, 0.000232],
+].map(([name, blue, turquoise]) => ({
+  name: name as string,
+  recipe: [
+    { colourantId: 'phthalo-blue', load: blue as number },
+    { colourantId: 'turquoise', load: turquoise as number },
+  ],
+}));
+
+/** Where the curves of a starting sea cross the board: heights as shares of its height, at even shares of its width. */
+const SHORE = [0.7, 0.66, 0.6, 0.55, 0.53];
+const EDGES = [
+  [0.57, 0.55, 0.47, 0.43, 0.42],
+  [0.46, 0.46, 0.35, 0.31, 0.32],
+  [0.36, 0.38, 0.24, 0.2, 0.22],
+  [0.25, 0.28, 0.13, 0.09, 0.12],
+];
+
+const round = (mm: number): number => Math.round(mm * 10) / 10;
+
+function curve(heights: number[], width: number, height: number): Point[] {
+  return heights.map((share, i) => ({ x: round((width * i) / (heights.length - 1)), y: round(height * share) }));
+}
+
+/** What is asked of someone who puts a new board on the table. */
+export interface BoardAnswers {
+  name: string;
+  count: number;
+  use: Use;
+  shape: Shape;
+  thickness: number;
+  surface: Surface;
+  edge: Edge;
+  wallHeight?: number;
+  resinId: string;
+}
+
+/** Only parts whose colourant is on the shelf. */
+const onShelf = (tint: Tint, colourants: Colourant[]): Tint => ({
+  ...tint,
+  recipe: tint.recipe.filter((part) => colourants.some((c) => c.id === part.colourantId)),
+});
+
+/** White that laces: 6 % of paste, or all the resin's maker allows. */
+const startingWhite = (loadLimit: number): Tint => ({ name: 'White', recipe: [{ colourantId: 'white-paste', load: Math.min(0.06, loadLimit) }] });
+
+/** A coat of a kind with its ordinary figures. @param n parts of the sea */
+export function startingCoat(kind: Coat['kind'], coatId: string, resinId: string, n: number, studio: Pick<Studio, 'colourants' | 'resins'>): Coat {
+  const base = { id: coatId, resinId };
+  const limit = studio.resins.find((r) => r.id === resinId)?.loadLimit ?? 0.06;
+  const tint = (t: Tint): Tint => onShelf(t, studio.colourants);
+  const picked = (i: number): Tint => startingTints[n > 1 ? Math.round((i * (startingTints.length - 1)) / (n - 1)) : 0]!;
+  switch (kind) {
+    case 'sand': return { ...base, kind, samePour: false, film: 2, sandPerResin: 1.5 };
+    case 'sea': return { ...base, kind, samePour: true, film: 1.5, tints: Array.from({ length: n }, (_, i) => tint(picked(i))) };
+    case 'wave': return { ...base, kind, samePour: true, lineWidth: 10, lineHeight: 2.5, reachSea: 40, reachUp: 15, layAt: 24, passes: 2, white: tint(startingWhite(limit)) };
+    case 'glaze': return { ...base, kind, samePour: false, film: 0.7, tint: tint({ ...startingTints[3]!, name: 'Glaze' }) };
+    case 'clear': return { ...base, kind, samePour: false, film: 1 };
+  }
+}
+
+/** A new piece: the board as answered, a starting sea fitted to it, and the coats of a first pour with a clear top. */
+export function startingPiece(id: string, answers: BoardAnswers, studio: Pick<Studio, 'colourants' | 'resins'>): Piece {
+  const { resinId, wallHeight, ...board } = answers;
+  const [w, h] = boxOf(board.shape);
+  const n = EDGES.length + 1;
+  return {
+    id,
+    ...board,
+    ...(wallHeight !== undefined && { wallHeight }),
+    holes: [],
+    sea: { side: 'far', shoreline: curve(SHORE, w, h), edges: EDGES.map((heights) => curve(heights, w, h)) },
+    coats: (['sand', 'sea', 'wave', 'clear'] as const).map((kind) => startingCoat(kind, `${id.slice(0, 50)}-${kind}`, resinId, n, studio)),
+  };
+}
+
+/** A studio with nothing in it but ordinary materials and habits. */
+export const emptyStudio = (): Studio => ({
+  format: 'nerite-studio',
+  version: 1,
+  settings: startingSettings,
+  method: startingMethod,
+  rooms: [startingRoom],
+  resins: [startingResin],
+  colourants: startingColourants,
+  pieces: [],
+  pours: [],
+});

@@ -1,0 +1,2 @@
+/** What gravity and surface tension do to a wet film. */
+export * from './free-edge';

@@ -1,0 +1,95 @@
+import type { Coat, Colourant, Method, Piece, Resin } from '#core/document';
+import { bounds, cutBoard, outlineArea, rimLength, type Bounds, type Cut } from '#core/geometry';
+import { planBatch, type Batch } from './batch';
+import { chartColours, type ChartColours } from './colours';
+import { planCoat, type CoatPlan } from './coats';
+import { planSteps, type Step } from './steps';
+
+/** What a piece is planned with: the studio's materials and habits, and the air it is poured in. */
+export interface Means {
+  resins: Resin[];
+  colourants: Colourant[];
+  method: Method;
+  /** °C at the bench */
+  roomC: number;
+}
+
+/** Coats laid in one session, and everything that follows from them. */
+export interface PourPlan {
+  coats: CoatPlan[];
+  batches: Batch[];
+  steps: Step[];
+  /** Wet film that stands on the board at its thickest, mm. */
+  film: number;
+}
+
+/** Everything that can be said of a piece from its drawing and its coats. */
+export interface PiecePlan {
+  piece: Piece;
+  means: Means;
+  bounds: Bounds;
+  /** mm² and mm, of one piece */
+  area: number;
+  rim: number;
+  cut: Cut;
+  coats: CoatPlan[];
+  pours: PourPlan[];
+  colours: ChartColours;
+}
+
+/** Coats in the sessions they are poured in: a coat joins the one below it where it says so. */
+export const groupCoats = (coats: Coat[]): Coat[][] =>
+  coats.reduce<Coat[][]>((groups, coat) => {
+    const last = groups.at(-1);
+    if (last && coat.samePour) last.push(coat);
+    else groups.push([coat]);
+    return groups;
+  }, []);
+
+function planPour(coats: CoatPlan[], means: Means): PourPlan {
+  const used = means.resins.filter((resin) => coats.some((c) => c.coat.resinId === resin.id && c.cups.length));
+  const batches = used.map((resin) => planBatch(resin, coats, means));
+  const laid = (kinds: Coat['kind'][]): number => coats.filter((c) => kinds.includes(c.coat.kind)).reduce((sum, c) => sum + c.film, 0);
+  return {
+    coats,
+    batches,
+    steps: planSteps(coats, batches, means.method),
+    film: Math.max(laid(['sand', 'clear']), laid(['sea', 'glaze', 'clear'])),
+  };
+}
+
+const cuts = new WeakMap<Piece['sea'], { piece: Piece; cut: Cut }>();
+
+/** A cut is kept while shape, holes and sea are the same objects: most edits leave the drawing alone. */
+function cutOf(piece: Piece): Cut {
+  const kept = cuts.get(piece.sea);
+  if (kept && kept.piece.shape === piece.shape && kept.piece.holes === piece.holes) return kept.cut;
+  const cut = cutBoard(piece.shape, piece.holes, piece.sea);
+  cuts.set(piece.sea, { piece, cut });
+  return cut;
+}
+
+/**
+ * Plans a piece. Pure; the same piece and means give the same plan.
+ * @throws RangeError where a coat names a resin that is not among the means
+ */
+export function planPiece(piece: Piece, means: Means): PiecePlan {
+  const cut = cutOf(piece);
+  const coats = piece.coats.map((coat, i) => {
+    const resin = means.resins.find((r) => r.id === coat.resinId);
+    if (!resin) throw new RangeError(`coat ${i + 1} of ${piece.name} names a resin that is not on the shelf`);
+    return planCoat({ piece, cut, resin, colourants: means.colourants, method: means.method }, coat, i + 1);
+  });
+  const pours = groupCoats(piece.coats).map((group) => planPour(coats.filter((c) => group.includes(c.coat)), means));
+  return {
+    piece,
+    means,
+    bounds: bounds(piece.shape),
+    area: outlineArea(piece.shape, piece.holes),
+    rim: rimLength(piece.shape),
+    cut,
+    coats,
+    pours,
+    colours: chartColours(piece, means.colourants, means.method.foamFilm),
+  };
+}

@@ -1,0 +1,56 @@
+import type { Method, WaveCoat } from '#core/document';
+import type { Batch } from './batch';
+import type { CoatPlan, Cup } from './coats';
+
+/** One thing to do at the bench. Minutes count from the first meeting of A and B in the pour. */
+export type Step = {
+  key: string;
+  /** Planned clock minute at which it is done. */
+  at: number;
+  /** Which batch it uses, and the minute that batch was planned to be mixed. */
+  batch: number;
+  mixedAt: number;
+} & (
+  | { kind: 'mix' }
+  | { kind: 'pour'; cup: Cup; coat: CoatPlan }
+  | { kind: 'white'; cups: Cup[]; coat: CoatPlan; wave: WaveCoat }
+  | { kind: 'heat'; pass: number; of: number }
+  | { kind: 'done' }
+);
+
+/**
+ * The steps of a pour in the order of its coats, with the minute each is planned for: stir by the maker's word, then
+ * colour, then lay cup after cup; the wave waits for the minute its coat is planned at.
+ */
+export function planSteps(coats: CoatPlan[], batches: Batch[], method: Method): Step[] {
+  const steps: Step[] = [];
+  const mixedAt: number[] = [];
+  let clock = 0;
+  for (const coat of coats) {
+    if (!coat.cups.length) continue;
+    const batch = batches.findIndex((b) => b.resin.id === coat.coat.resinId);
+    if (mixedAt[batch] === undefined) {
+      mixedAt[batch] = clock;
+      steps.push({ kind: 'mix', key: `mix/${batch}`, at: clock, batch, mixedAt: clock });
+      const { resin, cups } = batches[batch]!;
+      clock += resin.stirMin + method.colourMinPerCup * cups.filter((c) => c.doses.length || c.sandG).length;
+    }
+    const shared = { batch, mixedAt: mixedAt[batch] };
+    if (coat.coat.kind === 'wave') {
+      const wave = coat.coat;
+      clock = Math.max(clock, mixedAt[batch] + wave.layAt);
+      steps.push({ kind: 'white', key: coat.coat.id, at: clock, ...shared, cups: coat.cups, coat, wave });
+      for (let pass = 1; pass <= wave.passes; pass++) {
+        clock += method.heatMinPerPass;
+        steps.push({ kind: 'heat', key: `${coat.coat.id}/heat/${pass}`, at: clock, ...shared, pass, of: wave.passes });
+      }
+    } else
+      for (const cup of coat.cups) {
+        clock += method.layMinPerCup;
+        steps.push({ kind: 'pour', key: cup.key, at: clock, ...shared, cup, coat });
+      }
+  }
+  const last = steps.at(-1);
+  if (last) steps.push({ kind: 'done', key: 'done', at: clock, batch: last.batch, mixedAt: last.mixedAt });
+  return steps;
+}
