@@ -41,7 +41,7 @@ writeIfChanged('docs/format/studio-1.json', JSON.stringify(schema, null, 2) + '\
 const ajv = new Ajv({ allErrors: true, verbose: true, strict: true, discriminator: true, code: { source: true, esm: true } });
 addFormats.default(ajv);
 ajv.addSchema(schema, 'studio');
-const source = standaloneCode.default(ajv, { validateStudio: 'studio' });
+const source = standaloneCode(ajv, { validateStudio: 'studio' });
 // Ajv's ESM output still calls require for its helpers, so it is bundled once.
 const bundled = await build({
   stdin: { contents: source, resolveDir: root },

@@ -10,18 +10,32 @@ export const filmOverEdge: Rule = ({ plan }) =>
     if (!batches.length || edge === 'dammed') return [];
     if (edge === 'wall')
       return wallHeight !== undefined && film > wallHeight
-        ? [{ code: 'film-over-edge', severity: 'stop', where: { pour }, says: `${fixed(film, 1)} mm of film stands over a wall of ${plain(wallHeight, 1)} mm.`, why: 'It runs over the wall.', fix: `Keep this pour under ${plain(wallHeight, 1)} mm.` }]
+        ? [
+            {
+              code: 'film-over-edge',
+              severity: 'stop',
+              where: { pour },
+              says: `${fixed(film, 1)} mm of film stands over a wall of ${plain(wallHeight, 1)} mm.`,
+              why: 'It runs over the wall.',
+              fix: `Keep this pour under ${plain(wallHeight, 1)} mm.`,
+            },
+          ]
         : [];
     const holds = edgeHolds(mixedDensity(batches[0]!.resin));
     if (film < EDGE_WARN * holds) return [];
-    return [{
-      code: 'film-over-edge',
-      severity: film >= holds ? 'stop' : 'warn',
-      where: { pour },
-      says: `${fixed(film, 1)} mm of film in one pour; a clean sharp edge holds ${fixed(holds, 1)} mm.`,
-      why: film >= holds ? 'The rest runs over the edge and the film ends up thinner than planned.' : 'Near that a nudge or a wet edge lets it go.',
-      fix: 'Lay it in two pours, or dam the edge.',
-    }];
+    return [
+      {
+        code: 'film-over-edge',
+        severity: film >= holds ? 'stop' : 'warn',
+        where: { pour },
+        says: `${fixed(film, 1)} mm of film in one pour; a clean sharp edge holds ${fixed(holds, 1)} mm.`,
+        why:
+          film >= holds
+            ? 'The rest runs over the edge and the film ends up thinner than planned.'
+            : 'Near that a nudge or a wet edge lets it go.',
+        fix: 'Lay it in two pours, or dam the edge.',
+      },
+    ];
   });
 
 /** Resin on bare wood soaks in, warps it and draws air out of it. */
@@ -29,12 +43,16 @@ export const rawWoodUnprimed: Rule = ({ plan }) => {
   const { material, primer, primerCoats } = plan.piece.surface;
   const bare = primer === 'none' || primer === 'scuff only' || primerCoats === 0;
   if (!bare || (material !== 'raw wood' && material !== 'mdf') || !plan.coats.length) return [];
-  return [{
-    code: 'raw-wood-unprimed', severity: 'warn', where: {},
-    says: `${material === 'mdf' ? 'MDF' : 'Raw wood'} has no primer.`,
-    why: 'Resin soaks in, can warp a thin board, and draws air out of it as bubbles.',
-    fix: 'Prime it with gesso, three coats, or a clear sealer, dried between coats.',
-  }];
+  return [
+    {
+      code: 'raw-wood-unprimed',
+      severity: 'warn',
+      where: {},
+      says: `${material === 'mdf' ? 'MDF' : 'Raw wood'} has no primer.`,
+      why: 'Resin soaks in, can warp a thin board, and draws air out of it as bubbles.',
+      fix: 'Prime it with gesso, three coats, or a clear sealer, dried between coats.',
+    },
+  ];
 };
 
 /** Pigment reachable on a piece for food. */
@@ -42,10 +60,14 @@ export const foodWithoutClearTop: Rule = ({ plan }) => {
   if (plan.piece.use !== 'food') return [];
   const top = plan.piece.coats.at(-1);
   if (!top || top.kind === 'clear') return [];
-  return [{
-    code: 'food-without-clear-top', severity: 'stop', where: { coatId: top.id },
-    says: 'A piece for food has no clear top over its pigment.',
-    why: 'Pigment and additives void a maker’s food statement. The maker’s statement decides, not this plan.',
-    fix: 'Add a clear top of a resin whose maker states it, and wait for full cure.',
-  }];
+  return [
+    {
+      code: 'food-without-clear-top',
+      severity: 'stop',
+      where: { coatId: top.id },
+      says: 'A piece for food has no clear top over its pigment.',
+      why: 'Pigment and additives void a maker’s food statement. The maker’s statement decides, not this plan.',
+      fix: 'Add a clear top of a resin whose maker states it, and wait for full cure.',
+    },
+  ];
 };

@@ -1,18 +1,24 @@
 import type { PiecePlan, Step } from '#core/plan';
 
 /** Cautions of the trade, shown once at the step where they matter. They defer to the product's safety sheet. */
-const MIX = 'Nitrile gloves and sleeves on, window open. Uncured parts on skin sensitise; no solvent on skin. The product’s safety sheet decides on a respirator.';
+const MIX =
+  'Nitrile gloves and sleeves on, window open. Uncured parts on skin sensitise; no solvent on skin. The product’s safety sheet decides on a respirator.';
 const MASS = 'Never leave a full cup standing: it heats itself, and can smoke and boil. A hot cup goes outside onto stone.';
-const HEAT = 'Flammable wipes, neat inks and films away first. The nozzle stays hot; keep the lead out of the resin. Heat held still scorches, and the fumes of scorched resin are harmful.';
+const HEAT =
+  'Flammable wipes, neat inks and films away first. The nozzle stays hot; keep the lead out of the resin. Heat held still scorches, and the fumes of scorched resin are harmful.';
 const COVER = 'Away from children, pregnant people and pets until it is cured. Cover it, level, hands off.';
 const FOOD = 'Pigment and additives void a maker’s food statement: hand wash, no cutting, no raw food, and only after full cure.';
 
 /** The caution that belongs to a step, if one does. */
 export function cautionFor(step: Step, first: boolean, plan: Pick<PiecePlan, 'piece'>): string | undefined {
   switch (step.kind) {
-    case 'mix': return first ? `${MIX} ${MASS}` : MASS;
-    case 'heat': return step.pass === 1 ? HEAT : undefined;
-    case 'done': return plan.piece.use === 'food' ? `${COVER} ${FOOD}` : COVER;
-    default: return undefined;
+    case 'mix':
+      return first ? `${MIX} ${MASS}` : MASS;
+    case 'heat':
+      return step.pass === 1 ? HEAT : undefined;
+    case 'done':
+      return plan.piece.use === 'food' ? `${COVER} ${FOOD}` : COVER;
+    default:
+      return undefined;
   }
 }

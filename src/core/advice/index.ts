@@ -10,7 +10,17 @@ export * from './board';
 export * from './drawing';
 export * from './cautions';
 
-const rules: Rule[] = [loadOverLimit, cupTooBig, batchOutlasts, filmOverEdge, foodWithoutClearTop, rawWoodUnprimed, whiteOffWindow, drawingAstray, equalGrams];
+const rules: Rule[] = [
+  loadOverLimit,
+  cupTooBig,
+  batchOutlasts,
+  filmOverEdge,
+  foodWithoutClearTop,
+  rawWoodUnprimed,
+  whiteOffWindow,
+  drawingAstray,
+  equalGrams,
+];
 const order: Severity[] = ['stop', 'warn', 'note'];
 
 /** What every rule finds, the most severe first. */

@@ -49,7 +49,9 @@ export const loadOverLimit: Rule = ({ plan }) =>
 
 /** When the plan empties a standing cup: its own step, or for the mixing cup the end of colouring. */
 function emptiedAt(standing: Standing, batch: Batch, steps: Step[], method: Method): number {
-  const own = steps.find((s) => (s.kind === 'pour' && s.cup.key === standing.key) || (s.kind === 'white' && s.cups.some((c) => c.key === standing.key)));
+  const own = steps.find(
+    (s) => (s.kind === 'pour' && s.cup.key === standing.key) || (s.kind === 'white' && s.cups.some((c) => c.key === standing.key)),
+  );
   return own ? own.at - own.mixedAt : batch.resin.stirMin + method.colourMinPerCup * batch.cups.length;
 }
 
@@ -59,24 +61,38 @@ function standingFinding(standing: Standing, emptied: number, pour: number): Fin
   const fix = 'Mix it in two batches, or pour it out sooner.';
   const base = { where: { pour, ...(standing.key && { cup: standing.key }) } };
   if (course.runawayMin <= emptied)
-    return [{
-      ...base, code: 'cup-too-big', severity: 'stop',
-      says: `${grams} begins to run away after ${plain(course.runawayMin, 0)} min; your plan empties it at ${plain(emptied, 0)} min.`,
-      why: `It would reach ${plain(course.peakC, 0)} °C, smoke and set in the cup.`, fix,
-    }];
+    return [
+      {
+        ...base,
+        code: 'cup-too-big',
+        severity: 'stop',
+        says: `${grams} begins to run away after ${plain(course.runawayMin, 0)} min; your plan empties it at ${plain(emptied, 0)} min.`,
+        why: `It would reach ${plain(course.peakC, 0)} °C, smoke and set in the cup.`,
+        fix,
+      },
+    ];
   if (workingMin <= emptied)
-    return [{
-      ...base, code: 'cup-too-big', severity: 'warn',
-      says: `${grams} warms itself and is past working after ${plain(workingMin, 0)} min; your plan empties it at ${plain(emptied, 0)} min.`,
-      why: 'The mass in a cup heats itself; the same resin in a film stays cool.', fix,
-    }];
+    return [
+      {
+        ...base,
+        code: 'cup-too-big',
+        severity: 'warn',
+        says: `${grams} warms itself and is past working after ${plain(workingMin, 0)} min; your plan empties it at ${plain(emptied, 0)} min.`,
+        why: 'The mass in a cup heats itself; the same resin in a film stays cool.',
+        fix,
+      },
+    ];
   if (standing.key || course.peakC < PEAK_WARN) return [];
-  return [{
-    ...base, code: 'cup-left-standing', severity: 'note',
-    says: `Left standing, ${grams} would reach ${plain(course.peakC, 0)} °C${course.runawayMin < Infinity ? `, running away from ${plain(course.runawayMin, 0)} min` : ''}.`,
-    why: course.peakC >= PEAK_STOP ? 'At 90 °C it smokes and can boil.' : 'From 60 °C it is too hot to hold and sets in minutes.',
-    fix: 'Fill the cups as soon as it is stirred. A hot cup goes outside onto stone.',
-  }];
+  return [
+    {
+      ...base,
+      code: 'cup-left-standing',
+      severity: 'note',
+      says: `Left standing, ${grams} would reach ${plain(course.peakC, 0)} °C${course.runawayMin < Infinity ? `, running away from ${plain(course.runawayMin, 0)} min` : ''}.`,
+      why: course.peakC >= PEAK_STOP ? 'At 90 °C it smokes and can boil.' : 'From 60 °C it is too hot to hold and sets in minutes.',
+      fix: 'Fill the cups as soon as it is stirred. A hot cup goes outside onto stone.',
+    },
+  ];
 }
 
 /** A cup that warms itself past its working age before the plan has emptied it, and one that would if left. */
@@ -95,10 +111,14 @@ export const batchOutlasts: Rule = (facts) =>
     const needed = last.at - last.mixedAt;
     const working = batch.resin.workingMin / rate(plan.means.roomC, batch.resin.refC, plan.means.method.activationEa);
     if (needed <= working) return [];
-    return [{
-      code: 'batch-outlasts', severity: 'stop', where: { pour },
-      says: `This batch takes ${plain(needed, 0)} min of work; ${batch.resin.name} can be worked for ${plain(working, 0)} min here.`,
-      why: 'The last cups would be laid as the resin sets.',
-      fix: 'Put the later coats in a batch of their own, lay the wave sooner, or take the slower resin.',
-    }];
+    return [
+      {
+        code: 'batch-outlasts',
+        severity: 'stop',
+        where: { pour },
+        says: `This batch takes ${plain(needed, 0)} min of work; ${batch.resin.name} can be worked for ${plain(working, 0)} min here.`,
+        why: 'The last cups would be laid as the resin sets.',
+        fix: 'Put the later coats in a batch of their own, lay the wave sooner, or take the slower resin.',
+      },
+    ];
   });

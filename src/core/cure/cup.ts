@@ -77,8 +77,7 @@ export function cupCourse(grams: number, surface: number, roomC: number, gelAge:
     const now = (n - 1) * STEP;
     const nextAlpha = alpha + (STEP / 6) * (a1 + 2 * a2 + 2 * a3 + a4);
     if (course.gelMin === Infinity && nextAlpha >= GEL) course.gelMin = now + (STEP * (GEL - alpha)) / (nextAlpha - alpha);
-    if (course.runawayMin === Infinity && t1 >= RUNAWAY)
-      course.runawayMin = n === 1 ? 0 : now - (STEP * (t1 - RUNAWAY)) / (t1 - lastSlope);
+    if (course.runawayMin === Infinity && t1 >= RUNAWAY) course.runawayMin = n === 1 ? 0 : now - (STEP * (t1 - RUNAWAY)) / (t1 - lastSlope);
     lastSlope = t1;
     alpha = nextAlpha;
     temp += (STEP / 6) * (t1 + 2 * t2 + 2 * t3 + t4);

@@ -20,7 +20,9 @@ export const thickeningRate = (resin: Pick<Resin, 'workingMin'>, method: Pick<Me
  * @param multiplier of solids, 1 for clear
  */
 export function viscosity(resin: Resin, method: Method, celsius: number, ageMin: number, multiplier = 1): number {
-  return (multiplier * resin.viscosity * Math.exp(thickeningRate(resin, method) * ageMin)) / fluidity(celsius, resin.refC, method.activationEmu);
+  return (
+    (multiplier * resin.viscosity * Math.exp(thickeningRate(resin, method) * ageMin)) / fluidity(celsius, resin.refC, method.activationEmu)
+  );
 }
 
 /** The equivalent age at which the mix reaches a thickness, min; below zero where it starts thicker. */

@@ -1,7 +1,8 @@
 import type { Piece, Point, Shape } from './schema';
 
 /** Width and height of a shape's bounds, mm. */
-export const boxOf = (shape: Shape): [number, number] => (shape.kind === 'round' ? [shape.diameter, shape.diameter] : [shape.width, shape.height]);
+export const boxOf = (shape: Shape): [number, number] =>
+  shape.kind === 'round' ? [shape.diameter, shape.diameter] : [shape.width, shape.height];
 
 /**
  * A piece put on another shape: its sea is stretched with the board, so that the drawing stays what it was.

@@ -7,3 +7,6 @@ export * from './problem';
 export * from './write';
 export * from './starting';
 export * from './board';
+export * from './move';
+export * from './curves';
+export * from './coats';

@@ -20,24 +20,44 @@ const shown = (value: unknown): string => {
 function expectation(e: ErrorObject): string {
   const p = e.params as Record<string, unknown>;
   switch (e.keyword) {
-    case 'type': return `a value of type ${String(p['type'])}`;
-    case 'required': return `“${String(p['missingProperty'])}” to be given`;
-    case 'additionalProperties': return `no “${String(p['additionalProperty'])}” here`;
-    case 'enum': return `one of ${(p['allowedValues'] as unknown[]).map((v) => JSON.stringify(v)).join(', ')}`;
-    case 'const': return shown(p['allowedValue']);
-    case 'discriminator': return 'a “kind” this version knows';
-    case 'minimum': return `a number from ${String(p['limit'])}`;
-    case 'exclusiveMinimum': return `a number above ${String(p['limit'])}`;
-    case 'maximum': return `a number up to ${String(p['limit'])}`;
-    case 'minItems': case 'maxItems': return `${e.keyword === 'minItems' ? 'at least' : 'at most'} ${String(p['limit'])} in the list`;
-    case 'minLength': case 'maxLength': return `${e.keyword === 'minLength' ? 'at least' : 'at most'} ${String(p['limit'])} characters`;
-    case 'format': return `a ${String(p['format']) === 'date' ? 'date as 2026-11-25' : 'time as 2026-11-25T13:36:00Z'}`;
-    case 'pattern': return 'an id of small letters, digits and hyphens';
-    default: return e.message ?? 'something else';
+    case 'type':
+      return `a value of type ${String(p['type'])}`;
+    case 'required':
+      return `“${String(p['missingProperty'])}” to be given`;
+    case 'additionalProperties':
+      return `no “${String(p['additionalProperty'])}” here`;
+    case 'enum':
+      return `one of ${(p['allowedValues'] as unknown[]).map((v) => JSON.stringify(v)).join(', ')}`;
+    case 'const':
+      return shown(p['allowedValue']);
+    case 'discriminator':
+      return 'a “kind” this version knows';
+    case 'minimum':
+      return `a number from ${String(p['limit'])}`;
+    case 'exclusiveMinimum':
+      return `a number above ${String(p['limit'])}`;
+    case 'maximum':
+      return `a number up to ${String(p['limit'])}`;
+    case 'minItems':
+    case 'maxItems':
+      return `${e.keyword === 'minItems' ? 'at least' : 'at most'} ${String(p['limit'])} in the list`;
+    case 'minLength':
+    case 'maxLength':
+      return `${e.keyword === 'minLength' ? 'at least' : 'at most'} ${String(p['limit'])} characters`;
+    case 'format':
+      return `a ${String(p['format']) === 'date' ? 'date as 2026-11-25' : 'time as 2026-11-25T13:36:00Z'}`;
+    case 'pattern':
+      return 'an id of small letters, digits and hyphens';
+    default:
+      return e.message ?? 'something else';
   }
 }
 
-const fromSchema = (e: ErrorObject): Problem => ({ path: e.instancePath, found: e.keyword === 'required' ? 'nothing' : shown(e.data), expected: expectation(e) });
+const fromSchema = (e: ErrorObject): Problem => ({
+  path: e.instancePath,
+  found: e.keyword === 'required' ? 'nothing' : shown(e.data),
+  expected: expectation(e),
+});
 
 /**
  * Opens the text of a studio file. Never throws: a file of the wrong kind, of a later version or with anything
@@ -52,7 +72,8 @@ export function openStudio(text: string): Opened {
   }
   const head = (typeof data === 'object' && data !== null ? data : {}) as { format?: unknown; version?: unknown };
   if (head.format !== 'nerite-studio') return one('/format', shown(head.format), '"nerite-studio"; this is another kind of file');
-  if (typeof head.version === 'number' && head.version > 1) return one('/version', shown(head.version), '1; the file was written by a later Nerite, so open it there');
+  if (typeof head.version === 'number' && head.version > 1)
+    return one('/version', shown(head.version), '1; the file was written by a later Nerite, so open it there');
   if (!validateStudio(data)) return { ok: false, problems: (validateStudio.errors ?? []).map(fromSchema) };
   const studio = data as Studio;
   const problems = referenceProblems(studio);

@@ -1,4 +1,5 @@
 import type { Piece, Pour, Studio } from './schema';
+import { tintsOf } from './coats';
 import type { Problem } from './problem';
 
 type Named = { id: string };
@@ -30,10 +31,14 @@ function pieceProblems(piece: Piece, at: string, resins: Named[], colourants: Na
   piece.coats.forEach((coat, i) => {
     const path = `${at}/coats/${i}`;
     problems.push(...known(coat.resinId, resins, `${path}/resinId`, 'resins'));
-    const tints = coat.kind === 'sea' ? coat.tints : coat.kind === 'glaze' ? [coat.tint] : coat.kind === 'wave' ? [coat.white] : [];
-    for (const part of tints.flatMap((t) => t.recipe)) problems.push(...known(part.colourantId, colourants, `${path} (${coat.kind})`, 'colourants'));
+    for (const part of tintsOf(coat).flatMap((t) => t.recipe))
+      problems.push(...known(part.colourantId, colourants, `${path} (${coat.kind})`, 'colourants'));
     if (coat.kind === 'sea' && coat.tints.length !== piece.sea.edges.length + 1)
-      problems.push({ path: `${path}/tints`, found: `${coat.tints.length} tints`, expected: `${piece.sea.edges.length + 1}, one for each part of the sea` });
+      problems.push({
+        path: `${path}/tints`,
+        found: `${coat.tints.length} tints`,
+        expected: `${piece.sea.edges.length + 1}, one for each part of the sea`,
+      });
   });
   return problems;
 }
@@ -41,7 +46,8 @@ function pieceProblems(piece: Piece, at: string, resins: Named[], colourants: Na
 function pourProblems(pour: Pour, at: string): Problem[] {
   const { piece, resins, colourants } = pour.planned;
   const problems = pieceProblems(piece, `${at}/planned/piece`, resins, colourants);
-  if (pour.pieceId !== piece.id) problems.push({ path: `${at}/pieceId`, found: `“${pour.pieceId}”`, expected: `“${piece.id}”, the piece it was planned from` });
+  if (pour.pieceId !== piece.id)
+    problems.push({ path: `${at}/pieceId`, found: `“${pour.pieceId}”`, expected: `“${piece.id}”, the piece it was planned from` });
   pour.coatIds.forEach((id, i) => problems.push(...known(id, piece.coats, `${at}/coatIds/${i}`, 'coats of the piece')));
   pour.events.forEach((event, i) => {
     if (event.seq !== i + 1) problems.push({ path: `${at}/events/${i}/seq`, found: String(event.seq), expected: String(i + 1) });

@@ -17,8 +17,7 @@ const moment = () => Type.String({ format: 'date-time' });
 const coordinate = () => Type.Number({ minimum: -6000, maximum: 6000 });
 const hourOfDay = () => Type.Integer({ minimum: 0, maximum: 23 });
 const rgb = (maximum: number) => Type.Tuple([from0(maximum), from0(maximum), from0(maximum)]);
-const tagged = <T>(...kinds: TSchema[]) =>
-  Type.Unsafe<T>({ type: 'object', discriminator: { propertyName: 'kind' }, oneOf: kinds });
+const tagged = <T>(...kinds: TSchema[]) => Type.Unsafe<T>({ type: 'object', discriminator: { propertyName: 'kind' }, oneOf: kinds });
 
 export const Point = object({ x: coordinate(), y: coordinate() });
 export type Point = Static<typeof Point>;
@@ -64,7 +63,12 @@ export type Tint = Static<typeof Tint>;
 const coat = { id: id(), resinId: id(), samePour: Type.Boolean() };
 const SandCoat = object({ ...coat, kind: Type.Literal('sand'), film: range(limits.film), sandPerResin: from0(3) });
 /** Tints from deep to shore, one for each part of the sea. */
-const SeaCoat = object({ ...coat, kind: Type.Literal('sea'), film: range(limits.film), tints: Type.Array(Tint, { minItems: 1, maxItems: 8 }) });
+const SeaCoat = object({
+  ...coat,
+  kind: Type.Literal('sea'),
+  film: range(limits.film),
+  tints: Type.Array(Tint, { minItems: 1, maxItems: 8 }),
+});
 const GlazeCoat = object({ ...coat, kind: Type.Literal('glaze'), film: range(limits.film), tint: Tint });
 const ClearCoat = object({ ...coat, kind: Type.Literal('clear'), film: range(limits.film) });
 /** Barrier of clear along the shoreline with white on it, pushed by heat; `layAt` is minutes after mixing. */
@@ -198,7 +202,13 @@ export type PourEvent = { seq: number; at: string } & (
   | { kind: 'undone'; undoes: number }
 );
 export const PourEvent = tagged<PourEvent>(
-  object({ ...event, kind: Type.Literal('mixed'), batch: Type.Integer({ minimum: 0, maximum: 20 }), aG: Type.Optional(positive(100000)), bG: Type.Optional(positive(100000)) }),
+  object({
+    ...event,
+    kind: Type.Literal('mixed'),
+    batch: Type.Integer({ minimum: 0, maximum: 20 }),
+    aG: Type.Optional(positive(100000)),
+    bG: Type.Optional(positive(100000)),
+  }),
   object({ ...event, kind: Type.Literal('poured'), cup: Type.String({ minLength: 1, maxLength: 160 }) }),
   object({ ...event, kind: Type.Literal('white laid'), coatId: id() }),
   object({ ...event, kind: Type.Literal('heat pass') }),

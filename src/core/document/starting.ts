@@ -7,8 +7,26 @@ import type { Coat, Colourant, Edge, Piece, Point, Shape, Studio, Surface, Tint,
  * one's own is measured.
  */
 export const startingColourants: Colourant[] = [
-  { id: 'phthalo-blue', name: 'Phthalo blue tint', kind: 'liquid pigment', density: 1.1, solids: 0.15, dropMl: 0.025, absorb: [900, 200, 40], scatter: [4, 6, 10] },
-  { id: 'turquoise', name: 'Turquoise tint', kind: 'liquid pigment', density: 1.1, solids: 0.15, dropMl: 0.025, absorb: [700, 60, 100], scatter: [5, 8, 8] },
+  {
+    id: 'phthalo-blue',
+    name: 'Phthalo blue tint',
+    kind: 'liquid pigment',
+    density: 1.1,
+    solids: 0.15,
+    dropMl: 0.025,
+    absorb: [900, 200, 40],
+    scatter: [4, 6, 10],
+  },
+  {
+    id: 'turquoise',
+    name: 'Turquoise tint',
+    kind: 'liquid pigment',
+    density: 1.1,
+    solids: 0.15,
+    dropMl: 0.025,
+    absorb: [700, 60, 100],
+    scatter: [5, 8, 8],
+  },
   { id: 'white-paste', name: 'White paste', kind: 'paste', density: 1.7, solids: 0.3, absorb: [0.2, 0.2, 0.2], scatter: [250, 250, 250] },
 ];
 
@@ -62,20 +80,45 @@ const onShelf = (tint: Tint, colourants: Colourant[]): Tint => ({
 });
 
 /** White that laces: 6 % of paste, or all the resin's maker allows. */
-const startingWhite = (loadLimit: number): Tint => ({ name: 'White', recipe: [{ colourantId: 'white-paste', load: Math.min(0.06, loadLimit) }] });
+const startingWhite = (loadLimit: number): Tint => ({
+  name: 'White',
+  recipe: [{ colourantId: 'white-paste', load: Math.min(0.06, loadLimit) }],
+});
 
 /** A coat of a kind with its ordinary figures. @param n parts of the sea */
-export function startingCoat(kind: Coat['kind'], coatId: string, resinId: string, n: number, studio: Pick<Studio, 'colourants' | 'resins'>): Coat {
+export function startingCoat(
+  kind: Coat['kind'],
+  coatId: string,
+  resinId: string,
+  n: number,
+  studio: Pick<Studio, 'colourants' | 'resins'>,
+): Coat {
   const base = { id: coatId, resinId };
   const limit = studio.resins.find((r) => r.id === resinId)?.loadLimit ?? 0.06;
   const tint = (t: Tint): Tint => onShelf(t, studio.colourants);
   const picked = (i: number): Tint => startingTints[n > 1 ? Math.round((i * (startingTints.length - 1)) / (n - 1)) : 0]!;
   switch (kind) {
-    case 'sand': return { ...base, kind, samePour: false, film: 2, sandPerResin: 1.5 };
-    case 'sea': return { ...base, kind, samePour: true, film: 1.5, tints: Array.from({ length: n }, (_, i) => tint(picked(i))) };
-    case 'wave': return { ...base, kind, samePour: true, lineWidth: 10, lineHeight: 2.5, reachSea: 40, reachUp: 15, layAt: 24, passes: 2, white: tint(startingWhite(limit)) };
-    case 'glaze': return { ...base, kind, samePour: false, film: 0.7, tint: tint({ ...startingTints[3]!, name: 'Glaze' }) };
-    case 'clear': return { ...base, kind, samePour: false, film: 1 };
+    case 'sand':
+      return { ...base, kind, samePour: false, film: 2, sandPerResin: 1.5 };
+    case 'sea':
+      return { ...base, kind, samePour: true, film: 1.5, tints: Array.from({ length: n }, (_, i) => tint(picked(i))) };
+    case 'wave':
+      return {
+        ...base,
+        kind,
+        samePour: true,
+        lineWidth: 10,
+        lineHeight: 2.5,
+        reachSea: 40,
+        reachUp: 15,
+        layAt: 24,
+        passes: 2,
+        white: tint(startingWhite(limit)),
+      };
+    case 'glaze':
+      return { ...base, kind, samePour: false, film: 0.7, tint: tint({ ...startingTints[3]!, name: 'Glaze' }) };
+    case 'clear':
+      return { ...base, kind, samePour: false, film: 1 };
   }
 }
 

@@ -7,7 +7,8 @@ export type Paths = Paths64;
 
 const UM = 1000;
 
-export const toPaths = (rings: Ring[]): Paths => rings.map((ring) => ring.map((p) => ({ x: Math.round(p.x * UM), y: Math.round(p.y * UM) })));
+export const toPaths = (rings: Ring[]): Paths =>
+  rings.map((ring) => ring.map((p) => ({ x: Math.round(p.x * UM), y: Math.round(p.y * UM) })));
 export const toRings = (paths: Paths): Ring[] => paths.map((path) => path.map((p) => ({ x: p.x / UM, y: p.y / UM })));
 
 export const common = (a: Paths, b: Paths): Paths => Clipper.intersect(a, b, FillRule.NonZero);

@@ -27,7 +27,13 @@ function ovalRing(cx: number, cy: number, a: number, b: number, sides: number): 
 /** The rim of a shape as a polygon, mm. */
 export function rimRing(shape: Shape): Ring {
   const { width: w, height: h } = bounds(shape);
-  if (shape.kind === 'rectangle') return [{ x: 0, y: 0 }, { x: w, y: 0 }, { x: w, y: h }, { x: 0, y: h }];
+  if (shape.kind === 'rectangle')
+    return [
+      { x: 0, y: 0 },
+      { x: w, y: 0 },
+      { x: w, y: h },
+      { x: 0, y: h },
+    ];
   return ovalRing(w / 2, h / 2, w / 2, h / 2, OVAL_SIDES);
 }
 

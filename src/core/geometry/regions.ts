@@ -32,7 +32,11 @@ function seaward(curve: Point[], side: Sea['side'], box: { width: number; height
   return [{ x: -far, y: first.y }, ...curve, { x: box.width + far, y: last.y }, { x: box.width + far, y }, { x: -far, y }];
 }
 
-const region = (paths: Paths, rim: Paths[number]): Region => ({ rings: toRings(paths), area: areaOf(paths), rim: lengthShared(paths, rim) });
+const region = (paths: Paths, rim: Paths[number]): Region => ({
+  rings: toRings(paths),
+  area: areaOf(paths),
+  rim: lengthShared(paths, rim),
+});
 
 /**
  * Cuts a board by its shoreline and tint edges. Each region is what lies seaward of its curve and not of the next one,
@@ -81,13 +85,14 @@ function landward(curve: Point[], before: Point[], side: Sea['side'], width: num
 }
 
 /**
- * The strip of foam along the shore inside the outline, mm.
+ * The strip of foam along the shore, in the parts that lie on the beach and on each part of the sea, mm.
  * @param reachSea how far it goes seaward of the shoreline, mm
  * @param reachUp  how far it washes up the beach, mm
  */
-export function foamStrip(shape: Shape, holes: Hole[], sea: Sea, reachSea: number, reachUp: number): Ring[] {
+export function foamParts(cut: Cut, sea: Sea, reachSea: number, reachUp: number): { beach: Ring[]; sea: Ring[][] } {
   const line = curveOf(sea.shoreline);
   const out = sea.side === 'far' ? 1 : -1;
   const strip = [...shifted(line, out * reachSea), ...shifted(line, -out * reachUp).reverse()];
-  return toRings(common(without(toPaths([rimRing(shape)]), toPaths(holes.map(holeRing))), toPaths([strip])));
+  const on = (part: Region): Ring[] => toRings(common(toPaths(part.rings), toPaths([strip])));
+  return { beach: on(cut.beach), sea: cut.sea.map(on) };
 }

@@ -1,5 +1,5 @@
 import type { Colourant, Method, Resin } from '#core/document';
-import { cupCourse, cupMinuteOfAge, cupSurface, thickenedBy, windowsOf, type CupCourse, type Windows } from '#core/cure';
+import { cupAge, cupCourse, cupMinuteOfAge, cupSurface, thickenedBy, viscosity, windowsOf, type CupCourse, type Windows } from '#core/cure';
 import { cupContent, volumeWeighedError, mixedDensity, split, type Split } from '#core/mix';
 import { solidsShare } from '#core/tint';
 import type { CoatPlan, Cup } from './coats';
@@ -15,6 +15,8 @@ export interface Batch {
   /** Ratio error made by weighing the maker's volumes as grams; 0 where the maker states weights. */
   weighedError: number;
   windows: Windows;
+  /** How the white's own cup ages and how much thicker than clear it is; of a 10 ml cup of clear where there is no white. */
+  white: { course: CupCourse; multiplier: number };
   /** Cups that hold the most for the longest, left standing: the mixing cup, and the fullest one filled from it. */
   standing: Standing[];
 }
@@ -30,15 +32,23 @@ export interface Standing {
   key?: string;
 }
 
+/** Thickness of the white some minutes after mixing, Pa·s: at its cup's age and the film's temperature. */
+export const whiteThickness = ({ resin, white }: Batch, { method, roomC }: Bench, min: number): number =>
+  viscosity(resin, method, roomC, cupAge(white.course, min), white.multiplier);
+
 /** What every batch of a piece shares. */
 export interface Bench {
   method: Method;
   colourants: Colourant[];
+  /** °C */
   roomC: number;
 }
 
 /** The white of a batch, if it has one: the cup whose thickness times the wave. */
-function whiteOf(cups: Cup[], coats: CoatPlan[]): { cup: Cup; share: (resinDensity: number, colourants: Colourant[]) => number } | undefined {
+function whiteOf(
+  cups: Cup[],
+  coats: CoatPlan[],
+): { cup: Cup; share: (resinDensity: number, colourants: Colourant[]) => number } | undefined {
   for (const { coat, cups: own } of coats) {
     const cup = coat.kind === 'wave' && own.find((c) => c.key.endsWith('/white') && cups.includes(c));
     if (cup && coat.kind === 'wave') return { cup, share: (density, colourants) => solidsShare(coat.white.recipe, colourants, density) };
@@ -73,6 +83,7 @@ export function planBatch(resin: Resin, coats: CoatPlan[], bench: Bench): Batch 
     parts,
     grams: parts.aG + parts.bG,
     weighedError: volumeWeighedError(resin),
+    white: { course: whiteCourse, multiplier },
     windows: windowsOf(resin, method, roomC, { multiplier, minuteOfAge: (age) => cupMinuteOfAge(whiteCourse, age) }),
     standing: [
       ...(cups.length > 1 ? [stand('the mixing cup', ml)] : []),

@@ -1,6 +1,20 @@
 import type { Coat, Colourant, Method, Piece, Resin, SandCoat, SeaCoat, Tint, WaveCoat } from '#core/document';
 import type { Cut, Region } from '#core/geometry';
-import { cupContent, dose, filmVolume, foamVolume, lineVolume, mixedDensity, runOver, sandShare, split, totalLoad, withSpare, type Dose, type Split } from '#core/mix';
+import {
+  cupContent,
+  dose,
+  filmVolume,
+  foamVolume,
+  lineVolume,
+  mixedDensity,
+  runOver,
+  sandShare,
+  split,
+  totalLoad,
+  withSpare,
+  type Dose,
+  type Split,
+} from '#core/mix';
 import { groundOf, hexOf, recipeLayer, sandGround, seenColour, stackOver, type Rgb } from '#core/tint';
 
 /** One cup of a batch. Volumes in ml, weights in g. */
@@ -13,6 +27,8 @@ export interface Cup {
   area: number;
   /** What must leave the cup onto the board. */
   needed: number;
+  /** What that is made of, and what the cup keeps, ml. */
+  makeup: { laid: number; runsOver: number; spare: number; stays: number };
   /** Mixed resin in the cup, with what stays behind. */
   ml: number;
   parts: Split;
@@ -52,23 +68,50 @@ const counted = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'e
 
 export function coatName(coat: Coat): string {
   switch (coat.kind) {
-    case 'sand': return 'Sand';
-    case 'sea': return `Sea, ${counted[coat.tints.length]} tint${coat.tints.length === 1 ? '' : 's'}`;
-    case 'glaze': return `Glaze, ${coat.tint.name.toLowerCase()}`;
-    case 'wave': return 'Wave';
-    case 'clear': return 'Clear top';
+    case 'sand':
+      return 'Sand';
+    case 'sea':
+      return `Sea, ${counted[coat.tints.length]} tint${coat.tints.length === 1 ? '' : 's'}`;
+    case 'glaze':
+      return 'Glaze';
+    case 'wave':
+      return 'Wave';
+    case 'clear':
+      return 'Clear top';
   }
 }
 
-/** A film over a region with what it loses at the rim, all like pieces together, ml. */
-function filmNeed({ piece, method }: Setting, region: Region, film: number): number {
-  const over = piece.edge === 'run over' ? runOver(region.rim, piece.thickness, method) : 0;
-  return piece.count * withSpare(filmVolume(region.area, film) + over, method);
+/** What a cup is wanted for, ml, all like pieces together. */
+interface Need {
+  /** mm² */
+  area: number;
+  laid: number;
+  runsOver: number;
 }
 
-function cup(setting: Setting, coat: Coat, part: string | number, name: string, area: number, needed: number, tint?: Tint, resinShare = 1, sandPerResin = 0): Cup {
-  const { resin, colourants, method } = setting;
-  const ml = cupContent(needed, method) * resinShare;
+/** A film over a region with what it loses at the rim. */
+function filmNeed({ piece, method }: Setting, region: Region, film: number): Need {
+  const over = piece.edge === 'run over' ? runOver(region.rim, piece.thickness, method) : 0;
+  return { area: piece.count * region.area, laid: piece.count * filmVolume(region.area, film), runsOver: piece.count * over };
+}
+
+/** What makes one cup: whose it is, what it is called, and what goes into it. */
+interface Filling {
+  coat: Coat;
+  part: string | number;
+  name: string;
+  need: Need;
+  tint?: Tint;
+  colour?: string;
+  /** Share of the mix that is resin, and sand by weight for each of resin. */
+  sand?: { resinShare: number; perResin: number };
+}
+
+function cup({ resin, colourants, method }: Setting, { coat, part, name, need, tint, colour, sand }: Filling): Cup {
+  const dry = need.laid + need.runsOver;
+  const needed = withSpare(dry, method);
+  const content = cupContent(needed, method);
+  const ml = content * (sand?.resinShare ?? 1);
   const parts = split(ml, resin);
   const grams = parts.aG + parts.bG;
   const known = (tint?.recipe ?? []).flatMap((p) => {
@@ -79,14 +122,19 @@ function cup(setting: Setting, coat: Coat, part: string | number, name: string, 
     key: `${coat.id}/${part}`,
     coatId: coat.id,
     name,
-    area: area * setting.piece.count,
+    area: need.area,
     needed,
+    makeup: { laid: need.laid, runsOver: need.runsOver, spare: needed - dry, stays: content - needed },
     ml,
     parts,
-    sandG: grams * sandPerResin,
+    sandG: grams * (sand?.perResin ?? 0),
     doses: known.map((k) => k.dose),
-    load: totalLoad(known.map((k) => ({ load: k.dose.load, density: k.colourant.density })), resin),
+    load: totalLoad(
+      known.map((k) => ({ load: k.dose.load, density: k.colourant.density })),
+      resin,
+    ),
     limit: resin.loadLimit,
+    ...(colour && { colour }),
   };
 }
 
@@ -97,9 +145,11 @@ const tintHex = ({ piece, colourants }: Setting, tint: Tint, film: number): stri
   hex(stackOver([recipeLayer(tint.recipe, colourants, film)], groundOf(piece.surface).internal));
 
 function sandCups(s: Setting, coat: SandCoat): Cup[] {
-  const share = 1 - sandShare(coat.sandPerResin, mixedDensity(s.resin));
-  const needed = filmNeed(s, s.cut.beach, coat.film);
-  return [{ ...cup(s, coat, 'sand', 'Sand', s.cut.beach.area, needed, undefined, share, coat.sandPerResin), colour: hex(sandGround.internal) }];
+  const resinShare = 1 - sandShare(coat.sandPerResin, mixedDensity(s.resin));
+  const need = filmNeed(s, s.cut.beach, coat.film);
+  return [
+    cup(s, { coat, part: 'sand', name: 'Sand', need, colour: hex(sandGround.internal), sand: { resinShare, perResin: coat.sandPerResin } }),
+  ];
 }
 
 /** Parts of the sea run from the shore seaward, tints from deep to shore. */
@@ -108,17 +158,27 @@ export const regionOfTint = (cut: Cut, tintIndex: number): Region | undefined =>
 function seaCups(s: Setting, coat: SeaCoat): Cup[] {
   return coat.tints.flatMap((tint, i) => {
     const region = regionOfTint(s.cut, i);
-    return region ? [{ ...cup(s, coat, i, tint.name, region.area, filmNeed(s, region, coat.film), tint), colour: tintHex(s, tint, coat.film) }] : [];
+    return region
+      ? [cup(s, { coat, part: i, name: tint.name, need: filmNeed(s, region, coat.film), tint, colour: tintHex(s, tint, coat.film) })]
+      : [];
   });
 }
 
 function waveCups(s: Setting, coat: WaveCoat): Cup[] {
   const length = s.cut.shoreLength * s.piece.count;
-  const line = withSpare(lineVolume(coat.lineWidth, coat.lineHeight, length), s.method);
-  const foam = withSpare(foamVolume(length, coat.reachSea + coat.reachUp, s.method), s.method);
+  const line = lineVolume(coat.lineWidth, coat.lineHeight, length);
+  const foam = foamVolume(length, coat.reachSea + coat.reachUp, s.method);
+  const need = (laid: number): Need => ({ area: 0, laid, runsOver: 0 });
   return [
-    cup(s, coat, 'clear', 'Clear held back', 0, line),
-    { ...cup(s, coat, 'white', coat.white.name, 0, foam, coat.white), colour: tintHex(s, coat.white, s.method.foamFilm) },
+    cup(s, { coat, part: 'clear', name: 'Clear held back', need: need(line) }),
+    cup(s, {
+      coat,
+      part: 'white',
+      name: coat.white.name,
+      need: need(foam),
+      tint: coat.white,
+      colour: tintHex(s, coat.white, s.method.foamFilm),
+    }),
   ];
 }
 
@@ -130,16 +190,28 @@ const joined = (regions: Region[]): Region => ({
 
 function cupsOf(s: Setting, coat: Coat): Cup[] {
   switch (coat.kind) {
-    case 'sand': return sandCups(s, coat);
-    case 'sea': return seaCups(s, coat);
-    case 'wave': return waveCups(s, coat);
+    case 'sand':
+      return sandCups(s, coat);
+    case 'sea':
+      return seaCups(s, coat);
+    case 'wave':
+      return waveCups(s, coat);
     case 'glaze': {
       const sea = joined(s.cut.sea);
-      return [{ ...cup(s, coat, 'glaze', coat.tint.name, sea.area, filmNeed(s, sea, coat.film), coat.tint), colour: tintHex(s, coat.tint, coat.film) }];
+      return [
+        cup(s, {
+          coat,
+          part: 'glaze',
+          name: coat.tint.name,
+          need: filmNeed(s, sea, coat.film),
+          tint: coat.tint,
+          colour: tintHex(s, coat.tint, coat.film),
+        }),
+      ];
     }
     case 'clear': {
       const whole = joined([s.cut.beach, ...s.cut.sea]);
-      return [cup(s, coat, 'clear', 'Clear', whole.area, filmNeed(s, whole, coat.film))];
+      return [cup(s, { coat, part: 'clear', name: 'Clear', need: filmNeed(s, whole, coat.film) })];
     }
   }
 }

@@ -80,7 +80,12 @@ export function planPiece(piece: Piece, means: Means): PiecePlan {
     if (!resin) throw new RangeError(`coat ${i + 1} of ${piece.name} names a resin that is not on the shelf`);
     return planCoat({ piece, cut, resin, colourants: means.colourants, method: means.method }, coat, i + 1);
   });
-  const pours = groupCoats(piece.coats).map((group) => planPour(coats.filter((c) => group.includes(c.coat)), means));
+  const pours = groupCoats(piece.coats).map((group) =>
+    planPour(
+      coats.filter((c) => group.includes(c.coat)),
+      means,
+    ),
+  );
   return {
     piece,
     means,

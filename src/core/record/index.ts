@@ -1,2 +1,3 @@
-/** What a pour's append-only events add up to, beside the plan it was started from. */
+/** What a pour's append-only events add up to, and where a piece stands because of them. */
 export * from './session';
+export * from './standing';

@@ -30,15 +30,20 @@ export function planOfPour(pour: Pour): PourPlan {
 /** The step an event completes, if it is one of the plan's. A heat pass counts once the white is laid. */
 function stepOf(event: PourEvent, steps: Step[], doneAt: Map<string, number>): Step | undefined {
   switch (event.kind) {
-    case 'mixed': return steps.find((s) => s.kind === 'mix' && s.batch === event.batch);
-    case 'poured': return steps.find((s) => s.key === event.cup);
-    case 'white laid': return steps.find((s) => s.kind === 'white' && s.key === event.coatId);
+    case 'mixed':
+      return steps.find((s) => s.kind === 'mix' && s.batch === event.batch);
+    case 'poured':
+      return steps.find((s) => s.key === event.cup);
+    case 'white laid':
+      return steps.find((s) => s.kind === 'white' && s.key === event.coatId);
     case 'heat pass': {
       const white = steps.findLast((s) => s.kind === 'white' && doneAt.has(s.key));
       return white && steps.find((s) => s.kind === 'heat' && s.key.startsWith(`${white.key}/`) && !doneAt.has(s.key));
     }
-    case 'done': return steps.find((s) => s.kind === 'done');
-    default: return undefined;
+    case 'done':
+      return steps.find((s) => s.kind === 'done');
+    default:
+      return undefined;
   }
 }
 
@@ -82,6 +87,8 @@ export function plannedBesideDone(session: Session): Compared[] {
 export function weighed(session: Session): { resin: Resin; batch: number; aG: number; bG: number }[] {
   return session.events.flatMap((e) => {
     const batch = e.kind === 'mixed' ? session.plan.batches[e.batch] : undefined;
-    return e.kind === 'mixed' && batch && e.aG !== undefined && e.bG !== undefined ? [{ resin: batch.resin, batch: e.batch, aG: e.aG, bG: e.bG }] : [];
+    return e.kind === 'mixed' && batch && e.aG !== undefined && e.bG !== undefined
+      ? [{ resin: batch.resin, batch: e.batch, aG: e.aG, bG: e.bG }]
+      : [];
   });
 }

@@ -18,5 +18,7 @@ export function roomAt(room: Room, minute: number): number {
 }
 
 /** Air of a room by minutes after a moment. @param offsetMin local time ahead of UTC, min */
-export const airAfter = (room: Room, startMs: number, offsetMin: number) => (min: number): number =>
-  roomAt(room, startMs / 60_000 + offsetMin + min);
+export const airAfter =
+  (room: Room, startMs: number, offsetMin: number) =>
+  (min: number): number =>
+    roomAt(room, startMs / 60_000 + offsetMin + min);

@@ -39,7 +39,12 @@ export interface Curing {
 export function curingOf({ mixed, resin, room, method }: Laid, offsetMin: number): Curing {
   const air = airAfter(room, mixed, offsetMin);
   const when = (hours: number): number => mixed + 60_000 * minuteOfAge(hours * 60, air, resin.refC, method.activationEa);
-  return { recoatFrom: when(resin.recoatFromH), bondUntil: when(resin.bondUntilH), handle: when(resin.handleH), fullCure: when(resin.fullCureH) };
+  return {
+    recoatFrom: when(resin.recoatFromH),
+    bondUntil: when(resin.bondUntilH),
+    handle: when(resin.handleH),
+    fullCure: when(resin.fullCureH),
+  };
 }
 
 /**
@@ -52,8 +57,15 @@ export function stretchesOf(pours: Laid[], offsetMin: number): Stretch[] {
     const end = ordered[i + 1]?.started ?? Infinity;
     const { recoatFrom, bondUntil, fullCure } = curingOf(laid, offsetMin);
     const after: [Doing, number, number][] = laid.last
-      ? [['tacky', laid.done, recoatFrom], ['cure', recoatFrom, fullCure]]
-      : [['tacky', laid.done, recoatFrom], ['recoat', recoatFrom, bondUntil], ['scuff', bondUntil, fullCure]];
+      ? [
+          ['tacky', laid.done, recoatFrom],
+          ['cure', recoatFrom, fullCure],
+        ]
+      : [
+          ['tacky', laid.done, recoatFrom],
+          ['recoat', recoatFrom, bondUntil],
+          ['scuff', bondUntil, fullCure],
+        ];
     const all: [Doing, number, number][] = [['pour', laid.started, laid.done], ...after];
     return all
       .map(([doing, from, until]) => ({ doing, from, until: Math.min(until, end), planned: laid.planned }))

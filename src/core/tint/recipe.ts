@@ -34,4 +34,3 @@ export function solidsShare(recipe: Part[], colourants: Colourant[], resinDensit
   }
   return solid / (1 + added);
 }
-

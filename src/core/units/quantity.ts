@@ -78,10 +78,18 @@ export const film: Quantity = {
   example: '1.5 mm or 15 ml/100 cm²',
   units: [
     { name: 'mm', spellings: ['mm'], factor: 1 },
-    { name: 'ml/100 cm²', spellings: ['ml/100 cm²', 'ml/100cm²', 'ml/100 cm2', 'ml/100cm2', 'ml per 100 cm²', 'ml per 100 cm2'], factor: 0.1 },
+    {
+      name: 'ml/100 cm²',
+      spellings: ['ml/100 cm²', 'ml/100cm²', 'ml/100 cm2', 'ml/100cm2', 'ml per 100 cm²', 'ml per 100 cm2'],
+      factor: 0.1,
+    },
     { name: 'l/m²', spellings: ['l/m²', 'l/m2'], factor: 1 },
     // US fluid ounces spread over a square foot (929.0304 cm²)
-    { name: 'fl oz/ft²', spellings: ['fl oz/ft²', 'fl oz/ft2', 'oz/ft²', 'oz/ft2', 'fl oz per sq ft', 'oz per sq ft'], factor: 295.735295625 / 929.0304 },
+    {
+      name: 'fl oz/ft²',
+      spellings: ['fl oz/ft²', 'fl oz/ft2', 'oz/ft²', 'oz/ft2', 'fl oz per sq ft', 'oz per sq ft'],
+      factor: 295.735295625 / 929.0304,
+    },
     { name: 'in', spellings: ['in', 'inch', 'inches'], factor: 25.4 },
   ],
 };

@@ -50,7 +50,9 @@ export function read(q: Quantity, text: string, assume = q.units[0]!.name): Read
   const number = readNumber(match[1]!.replace(/\s*\/\s*/, '/'));
   if (number === undefined) return no(`“${match[1]}” is not a number. Write a ${q.name} as in “${q.example}”.`);
   if (number === 'ambiguous')
-    return no(`“${match[1]}” could mean ${match[1]!.replace(',', '')} or ${match[1]!.replace(',', '.')}. Write it with a point, or without a comma.`);
+    return no(
+      `“${match[1]}” could mean ${match[1]!.replace(',', '')} or ${match[1]!.replace(',', '.')}. Write it with a point, or without a comma.`,
+    );
   const word = match[2]!.trim().toLowerCase().replace(/\s+/g, ' ');
   const unit = word ? spellingOf(q, word) : q.units.find((u) => u.name === assume);
   if (!unit) {
@@ -72,7 +74,14 @@ export interface Range {
  * @param what  how the thing is called at the start of a sentence, as in "A side"
  * @param write how a value is written, for the bounds in the sentence
  */
-export function readWithin(q: Quantity, text: string, range: Range, what: string, write: (value: number) => string, assume?: string): Reading {
+export function readWithin(
+  q: Quantity,
+  text: string,
+  range: Range,
+  what: string,
+  write: (value: number) => string,
+  assume?: string,
+): Reading {
   const reading = read(q, text, assume);
   if (!reading.ok) return reading;
   if (reading.value >= range.min && reading.value <= range.max) return reading;

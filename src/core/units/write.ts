@@ -39,8 +39,11 @@ export const writeTemperature = (celsius: number, unit: TemperatureUnit): string
 /** A range of minutes as the craft writes it: "14–31 min", "6–14 h", "2–3 d". */
 export function writeSpan(fromMin: number, untilMin: number): string {
   const unit = untilMin < 180 ? 'min' : untilMin < 4320 ? 'h' : 'd';
-  const digits = unit === 'min' ? 0 : 1;
-  return `${plain(inUnit(duration, fromMin, unit), digits)}–${plain(inUnit(duration, untilMin, unit), digits)} ${unit}`;
+  const write = (min: number): string => {
+    const value = inUnit(duration, min, unit);
+    return plain(value, unit === 'min' || value >= 10 ? 0 : 1);
+  };
+  return `${write(fromMin)}–${write(untilMin)} ${unit}`;
 }
 
 /** Minutes as "38 min", "6.5 h" or "3 d". */

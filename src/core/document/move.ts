@@ -1,0 +1,31 @@
+import type { Pour, Studio } from './schema';
+
+const [HOUR, DAY] = [3_600_000, 86_400_000];
+
+/** An ISO moment or date moved by ms. */
+const moved = (iso: string, by: number): string => new Date(Date.parse(iso) + by).toISOString().slice(0, iso.length === 10 ? 10 : 24);
+
+const movedPour = (pour: Pour, by: number): Pour => ({
+  ...pour,
+  startedAt: moved(pour.startedAt, by),
+  events: pour.events.map((event) => ({ ...event, at: moved(event.at, by) })),
+});
+
+/**
+ * A studio recorded at one moment as it would stand at another. What happened moves by whole hours, so that a film
+ * that was tacky still is; what is planned moves by whole days, so that it keeps its hour.
+ * @param recorded, now ms since 1970
+ */
+export function movedTo(studio: Studio, recorded: number, now: number): Studio {
+  const past = Math.floor((now - recorded) / HOUR) * HOUR;
+  const planned = Math.ceil((now - recorded) / DAY) * DAY;
+  return {
+    ...studio,
+    pieces: studio.pieces.map((piece) => ({
+      ...piece,
+      ...(piece.pourAt && { pourAt: moved(piece.pourAt, planned) }),
+      ...(piece.dueOn && { dueOn: moved(piece.dueOn, planned) }),
+    })),
+    pours: studio.pours.map((pour) => movedPour(pour, past)),
+  };
+}

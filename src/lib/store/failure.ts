@@ -1,0 +1,10 @@
+/** A failed write, in a sentence that says what to do; nothing that was stored before is touched by it. */
+export function failureSays(error: unknown): string {
+  const chain = [error, (error as { inner?: unknown } | undefined)?.inner, (error as { cause?: unknown } | undefined)?.cause];
+  const names = chain.map((e) => (e as { name?: string } | undefined)?.name ?? '').join(' ');
+  if (/Quota/.test(names))
+    return 'The disk is full, so this was not stored. What you typed is still here: export the studio to a file, free some space, and try again.';
+  if (/(InvalidState|DatabaseClosed|UnknownError|MissingAPI)/.test(names))
+    return 'The browser does not let Nerite store anything here, so this was not kept. Leave private browsing, or allow this address to keep data.';
+  return error instanceof Error && error.message ? error.message : 'This could not be stored. What you typed is still here; try again.';
+}

@@ -1,0 +1,60 @@
+import type { Pour, PourEvent, Studio } from '#core/document';
+import { db, keep, kept, type StoredEvent, type StoredPour } from './db';
+
+const plainEvent = ({ pourId: _, ...event }: StoredEvent): PourEvent => event as PourEvent;
+
+const withEvents = (pour: StoredPour, events: StoredEvent[]): Pour => ({ ...pour, events: events.map(plainEvent) });
+
+/** Every pour with its events, in order of their numbers. */
+export async function readPours(): Promise<Pour[]> {
+  const [pours, events] = await Promise.all([db.pours.toArray(), db.events.toArray()]);
+  const byPour = new Map<string, StoredEvent[]>();
+  for (const event of events) byPour.set(event.pourId, [...(byPour.get(event.pourId) ?? []), event]);
+  return pours.map((pour) => withEvents(pour, byPour.get(pour.id) ?? []));
+}
+
+export async function readPour(id: string): Promise<Pour | undefined> {
+  const [pour, events] = await Promise.all([db.pours.get(id), db.events.where('pourId').equals(id).sortBy('seq')]);
+  return pour && withEvents(pour, events);
+}
+
+const everything = [db.pieces, db.resins, db.colourants, db.rooms, db.pours, db.events, db.kept, db.edits];
+
+/** The whole studio as one document, or undefined before the first start. */
+export function readStudio(): Promise<Studio | undefined> {
+  return db.transaction('r', everything, async () => {
+    const settings = await kept('settings');
+    const method = await kept('method');
+    if (!settings || !method) return undefined;
+    const [rooms, resins, colourants, pieces, pours] = await Promise.all([
+      db.rooms.toArray(),
+      db.resins.toArray(),
+      db.colourants.toArray(),
+      db.pieces.toArray(),
+      readPours(),
+    ]);
+    return { format: 'nerite-studio', version: 1, settings, method, rooms, resins, colourants, pieces, pours };
+  });
+}
+
+/**
+ * Puts a studio in the place of the one here, whole or not at all, and keeps the one that was here. Edits of pieces
+ * that are gone are forgotten.
+ */
+export function replaceStudio(studio: Studio): Promise<void> {
+  return db.transaction('rw', everything, async () => {
+    const before = await readStudio();
+    await Promise.all(everything.map((table) => table.clear()));
+    await keep('settings', studio.settings);
+    await keep('method', studio.method);
+    if (before) await keep('before', before);
+    await Promise.all([
+      db.rooms.bulkAdd(studio.rooms),
+      db.resins.bulkAdd(studio.resins),
+      db.colourants.bulkAdd(studio.colourants),
+      db.pieces.bulkAdd(studio.pieces),
+      db.pours.bulkAdd(studio.pours.map(({ events: _, ...pour }) => pour)),
+      db.events.bulkAdd(studio.pours.flatMap((pour) => pour.events.map((event) => ({ ...event, pourId: pour.id })))),
+    ]);
+  });
+}

@@ -1,0 +1,51 @@
+<script lang="ts">
+  import type { HTMLInputAttributes } from 'svelte/elements';
+  import type { Reading } from '#core/units';
+
+  /**
+   * One quantity as a person writes it. What was typed stays; a sentence under it says what would be right. `value` is
+   * set only from a reading that is good.
+   */
+  interface Props extends Omit<HTMLInputAttributes, 'value' | 'oninput' | 'onchange'> {
+    label: string;
+    text: string;
+    /** How the text is read; fields of plain text leave it out. */
+    read?: (text: string) => Reading;
+    /** Called with a good value when the field is left or Enter is pressed. */
+    commit?: (value: number) => void;
+    hint?: string | undefined;
+    /** Says the error even before the field was left, after a failed submit. */
+    insist?: boolean;
+    narrow?: boolean;
+  }
+  let { label, text = $bindable(), read, commit, hint, insist = false, narrow = false, ...rest }: Props = $props();
+
+  const id = $props.id();
+  let left = $state(false);
+  const reading = $derived(read?.(text));
+  const says = $derived((left || insist) && reading && !reading.ok ? reading.says : undefined);
+
+  function leave() {
+    left = true;
+    if (reading?.ok) commit?.(reading.value);
+  }
+</script>
+
+<div class={narrow ? 'flex flex-wrap items-center gap-x-2' : ''}>
+  <label for={id} class={narrow ? 'text-[13px] text-soft' : 'mb-0.5 block text-[13px] font-semibold'}>{label}</label>
+  <input
+    {id}
+    class="input {narrow ? 'w-32! min-h-7!' : ''}"
+    bind:value={text}
+    onchange={leave}
+    aria-invalid={says ? 'true' : undefined}
+    aria-describedby={says || hint ? `${id}-says` : undefined}
+    autocomplete="off"
+    {...rest}
+  />
+  {#if says}
+    <p id="{id}-says" class="mt-0.5 basis-full text-[13px] text-buoy" role="alert">{says}</p>
+  {:else if hint}
+    <p id="{id}-says" class="text-[13px] text-soft {narrow ? '' : 'mt-0.5'}">{hint}</p>
+  {/if}
+</div>

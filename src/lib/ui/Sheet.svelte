@@ -1,0 +1,19 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+
+  /** A sheet of the working drawing: a name, what it is about, and its content, which scrolls inside it. */
+  let {
+    title,
+    aside,
+    children,
+    class: extra = '',
+  }: { title: string; aside?: string | Snippet; children: Snippet; class?: string } = $props();
+</script>
+
+<section class="sheet flex min-h-0 min-w-0 flex-col {extra}" aria-label={title}>
+  <header class="flex shrink-0 items-baseline justify-between gap-3 border-b border-rule px-3 py-1.5">
+    <h2 class="font-sans text-[14px] font-bold whitespace-nowrap">{title}</h2>
+    {#if typeof aside === 'string'}<p class="truncate text-[13px] text-soft">{aside}</p>{:else}{@render aside?.()}{/if}
+  </header>
+  {@render children()}
+</section>

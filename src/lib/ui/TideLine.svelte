@@ -1,0 +1,119 @@
+<script lang="ts">
+  import type { Standing } from '#core/record';
+  import { clockTime, minutes, weekday } from './clock.svelte';
+
+  /** The coming days, one row a piece: what each is doing told apart by pattern as well as tone, and the time now. */
+  let { standings }: { standings: Standing[] } = $props();
+
+  const DAYS = 5;
+  const DAY = 86_400_000;
+  const LABEL = 112;
+  const ROW = 20;
+  const TOP = 21;
+  const words = { pour: 'pour', tacky: 'tacky', recoat: 'recoat window', scuff: 'scuff first', cure: 'curing to full' };
+
+  let width = $state(0);
+  const now = $derived(minutes.now);
+  const start = $derived.by(() => {
+    const midnight = new Date(now);
+    midnight.setHours(0, 0, 0, 0);
+    return midnight.getTime();
+  });
+  const end = $derived(start + DAYS * DAY);
+  const x = $derived(
+    (ms: number): number => LABEL + ((Math.min(Math.max(ms, start), end) - start) / (end - start)) * Math.max(0, width - LABEL - 12),
+  );
+  const rows = $derived(standings.filter((s) => s.stretches.some((t) => t.until > start && t.from < end)));
+  const days = $derived(Array.from({ length: DAYS }, (_, i) => start + i * DAY));
+  const says = (s: Standing): string =>
+    `${s.piece.name}: ${s.stretches
+      .filter((t) => t.until > start && t.from < end)
+      .map(
+        (t) =>
+          `${t.planned ? 'planned ' : ''}${words[t.doing]} ${weekday(t.from)} ${clockTime(t.from)} to ${weekday(t.until)} ${clockTime(t.until)}`,
+      )
+      .join(', ')}`;
+</script>
+
+<section
+  class="max-h-27 shrink-0 overflow-y-auto border-t border-line bg-sheet print:hidden"
+  aria-label="Tide line"
+  bind:clientWidth={width}
+>
+  {#if !rows.length}
+    <p class="px-4 py-3 text-[13px] text-soft">
+      The tide line shows what is wet, tacky or open for the next coat. Start a pour, or give one a time, and its days stand here.
+    </p>
+  {:else if width > 0}
+    <svg
+      {width}
+      height={Math.max(TOP + rows.length * ROW + 4, 106)}
+      role="img"
+      aria-label={rows.map(says).join('. ')}
+      class="block text-[12px]"
+    >
+      <defs>
+        <pattern id="tide-tacky" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"
+          ><rect width="6" height="6" class="fill-ground" /><path d="M0 0V6" class="stroke-soft" stroke-width="1.2" /></pattern
+        >
+        <pattern id="tide-scuff" width="5" height="5" patternUnits="userSpaceOnUse"
+          ><rect width="5" height="5" class="fill-warnground" /><circle cx="2.5" cy="2.5" r="1" class="fill-warn" /></pattern
+        >
+      </defs>
+      {#each days as day, i (day)}
+        <path d="M{x(day)} 0V{TOP + rows.length * ROW + 4}" class="stroke-rule" />
+        <path d="M{x(day + DAY / 2)} {TOP - 6}V{TOP}" class="stroke-line" />
+        {#if i === 0 || (width - LABEL) / DAYS > 46}<text
+            x={i === 0 && x(now) - x(day) < 76 ? x(now) + 26 : x(day) + 6}
+            y="14"
+            class="fill-soft">{weekday(day)}</text
+          >{/if}
+      {/each}
+      {#each rows as row, i (row.piece.id)}
+        {@const y = TOP + i * ROW}
+        <text x="16" y={y + 13} class="fill-ink">{row.piece.name.length > 15 ? `${row.piece.name.slice(0, 14)}…` : row.piece.name}</text>
+        {#each row.stretches as t (t.from)}
+          {#if t.until > start && t.from < end}
+            {@const from = x(t.from)}
+            {@const wide = Math.max(t.doing === 'pour' ? 4 : 0, x(t.until) - from)}
+            <g opacity={t.planned ? 0.75 : 1} stroke-dasharray={t.planned ? '4 3' : undefined}>
+              <title>{words[t.doing]}{t.planned ? ', planned' : ''}</title>
+              {#if t.doing === 'pour'}<rect
+                  x={from}
+                  y={y + 2}
+                  width={wide}
+                  height="14"
+                  class={t.planned ? 'fill-sheet stroke-ink' : 'fill-ink'}
+                />
+              {:else if t.doing === 'tacky'}<rect x={from} y={y + 2} width={wide} height="14" fill="url(#tide-tacky)" class="stroke-line" />
+              {:else if t.doing === 'recoat'}<rect
+                  x={from}
+                  y={y + 2}
+                  width={wide}
+                  height="14"
+                  class="fill-paper stroke-open"
+                  stroke-width="1.5"
+                />
+              {:else if t.doing === 'scuff'}<rect x={from} y={y + 2} width={wide} height="14" fill="url(#tide-scuff)" class="stroke-line" />
+              {:else}<rect x={from} y={y + 2} width={wide} height="14" class="fill-rule stroke-line" />{/if}
+              {#if wide > words[t.doing].length * 6.6 && t.doing !== 'pour'}
+                <rect
+                  x={from + 3}
+                  y={y + 3}
+                  width={words[t.doing].length * 6.1 + 4}
+                  height="12"
+                  class={t.doing === 'tacky' ? 'fill-ground' : t.doing === 'scuff' ? 'fill-warnground' : 'fill-none'}
+                  stroke="none"
+                />
+                <text x={from + 5} y={y + 13} class="fill-ink text-[11px]">{words[t.doing]}</text>
+              {/if}
+            </g>
+          {/if}
+        {/each}
+      {/each}
+      <path d="M{x(now)} 0V{TOP + rows.length * ROW + 4}" class="stroke-buoy" stroke-width="2" />
+      <rect x={x(now) - 20} y="2" width="40" height="16" rx="2" class="fill-buoy" />
+      <text x={x(now)} y="14" text-anchor="middle" class="fill-sheet font-bold">{clockTime(now)}</text>
+    </svg>
+  {/if}
+</section>

@@ -1,0 +1,14 @@
+import { toast } from 'svelte-sonner';
+import { failureSays } from '$lib/store/failure';
+
+/** Does something that stores; when it fails, says so in a sentence that stays until it is closed. True where it was stored. */
+export async function attempt(work: () => Promise<unknown>): Promise<boolean> {
+  try {
+    await work();
+    return true;
+  } catch (error) {
+    console.error(error);
+    toast.error(failureSays(error), { duration: Infinity });
+    return false;
+  }
+}

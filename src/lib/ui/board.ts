@@ -1,0 +1,25 @@
+import type { Piece, Settings, Shape } from '#core/document';
+import { inUnit, length, plain } from '#core/units';
+
+const digits = { mm: 0, cm: 1, in: 2 };
+
+const measures = (shape: Shape, unit: Settings['length']): string => {
+  const write = (mm: number): string => plain(inUnit(length, mm, unit), digits[unit]);
+  return shape.kind === 'round' ? write(shape.diameter) : `${write(shape.width)} × ${write(shape.height)}`;
+};
+
+const shapes = { rectangle: 'panel', round: 'round', oval: 'oval' };
+const edges = { 'run over': 'sea runs over the edges', taped: 'edges taped clean', dammed: 'edges dammed', wall: 'tray wall' };
+
+export const primerWords = (piece: Piece): string => {
+  const { primer, primerCoats } = piece.surface;
+  return primer === 'none' || primer === 'scuff only' ? (primer === 'none' ? 'no primer' : primer) : `${primer} × ${primerCoats}`;
+};
+
+/** The board in one line: "panel 400 × 300 × 18 mm, raw wood, gesso × 3 · sea runs over the edges". */
+export function writeBoard(piece: Piece, settings: Settings): string {
+  const unit = settings.length;
+  const count = piece.count > 1 ? `${piece.count} × ` : '';
+  const size = `${measures(piece.shape, unit)} × ${plain(inUnit(length, piece.thickness, unit), digits[unit] + (unit === 'mm' ? 0 : 1))} ${unit}`;
+  return `${count}${shapes[piece.shape.kind]} ${size}, ${piece.surface.material}, ${primerWords(piece)} · ${edges[piece.edge]}`;
+}

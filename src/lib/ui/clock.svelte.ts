@@ -1,0 +1,46 @@
+import { createSubscriber } from 'svelte/reactivity';
+
+/** The wall clock, ms since 1970, read anew every `every` ms while something on screen reads it. */
+class Clock {
+  readonly #subscribe: () => void;
+
+  constructor(every: number) {
+    this.#subscribe = createSubscriber((update) => {
+      const timer = setInterval(update, every);
+      return () => clearInterval(timer);
+    });
+  }
+
+  get now(): number {
+    this.#subscribe();
+    return Date.now();
+  }
+}
+
+/** For clocks that show seconds. */
+export const seconds = new Clock(250);
+/** For everything that moves by the minute. */
+export const minutes = new Clock(10_000);
+
+/** Local time ahead of UTC at a moment, min. */
+export const offsetAt = (ms: number): number => -new Date(ms).getTimezoneOffset();
+
+const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric' });
+const date = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
+
+/** "13:36" */
+export const clockTime = (ms: number): string => time.format(ms);
+/** "Wed 25" */
+export const weekday = (ms: number): string => day.format(ms).replace(',', '');
+/** "25 Nov" */
+export const dayMonth = (ms: number): string => date.format(ms);
+
+/** Minutes as a running clock, "14:40" or "1:02:05"; negative ones with a minus. */
+export function running(min: number): string {
+  const s = Math.floor(Math.abs(min) * 60);
+  const two = (n: number): string => String(n).padStart(2, '0');
+  const text =
+    s >= 3600 ? `${Math.floor(s / 3600)}:${two(Math.floor(s / 60) % 60)}:${two(s % 60)}` : `${two(Math.floor(s / 60))}:${two(s % 60)}`;
+  return min < 0 ? `−${text}` : text;
+}

@@ -1,0 +1,55 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import type { Snippet } from 'svelte';
+  import { standingOf } from '#core/record';
+  import { roomAt } from '#core/schedule';
+  import { writeTemperature } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
+  import { minutes, offsetAt } from '$lib/ui/clock.svelte';
+  import TideLine from '$lib/ui/TideLine.svelte';
+
+  let { children }: { children: Snippet } = $props();
+
+  const places = [
+    { href: '/pieces', name: 'Pieces' },
+    { href: '/log', name: 'Log' },
+    { href: '/settings', name: 'Settings' },
+  ];
+  const now = $derived(minutes.now);
+  const room = $derived(shared.room);
+  const standings = $derived.by(() => {
+    const { pieces, pours, means } = shared;
+    if (!pieces || !pours || !means || !room) return [];
+    return pieces.map((piece) => standingOf(piece, pours, means, room, now, offsetAt(now)));
+  });
+</script>
+
+<div class="flex h-dvh flex-col">
+  <header class="flex shrink-0 items-center gap-x-6 border-b border-line px-4 py-2 max-sm:flex-wrap print:hidden">
+    <a href="/pieces" class="flex items-center gap-2 font-serif text-[21px] font-semibold">
+      <svg viewBox="0 0 24 16" class="h-4 w-6" aria-hidden="true"
+        ><g fill="none" class="stroke-ink" stroke-width="2.4"
+          ><path d="M2 15a10 10 0 0 1 20 0" /><path d="M6.500 15a5.500 5.500 0 0 1 11 0" /><path d="M10.500 15a1.500 1.500 0 0 1 3 0" /></g
+        ></svg
+      >
+      Nerite
+    </a>
+    <nav aria-label="Screens" class="flex gap-5">
+      {#each places as place (place.href)}
+        {@const here = page.url.pathname.startsWith(place.href)}
+        <a
+          href={place.href}
+          aria-current={here ? 'page' : undefined}
+          class="border-b-2 py-1 {here ? 'border-buoy font-bold' : 'border-transparent text-soft hover:text-ink'}">{place.name}</a
+        >
+      {/each}
+    </nav>
+    {#if room && shared.settings}
+      <p class="ml-auto text-[13px] text-soft">
+        {writeTemperature(roomAt(room, now / 60_000 + offsetAt(now)), shared.settings.temperature)} now · {room.name}
+      </p>
+    {/if}
+  </header>
+  <div class="min-h-0 grow overflow-y-auto">{@render children()}</div>
+  <TideLine {standings} />
+</div>

@@ -1,0 +1,49 @@
+<script lang="ts">
+  import { readSession } from '#core/record';
+  import { shared } from '$lib/store/shared.svelte';
+  import { clockTime, weekday, dayMonth } from '$lib/ui/clock.svelte';
+
+  const sessions = $derived(
+    shared.pours?.map((pour) => readSession(pour)).sort((a, b) => Date.parse(b.pour.startedAt) - Date.parse(a.pour.startedAt)),
+  );
+</script>
+
+<svelte:head><title>Log · Nerite</title></svelte:head>
+
+<main class="flex flex-col gap-3 p-4">
+  <h1 class="text-[28px]">Log</h1>
+  {#if sessions?.length}
+    <ul class="sheet divide-y divide-rule">
+      {#each sessions as { pour, plan, done } (pour.id)}
+        {@const started = Date.parse(pour.startedAt)}
+        <li>
+          <a
+            href={done === undefined ? `/pour/${pour.id}` : `/log/${pour.id}`}
+            class="grid gap-x-5 px-4 py-2.5 hover:bg-paper sm:grid-cols-[150px_minmax(0,1fr)_minmax(0,1.4fr)]"
+          >
+            <span class="text-soft">{weekday(started).split(' ')[0]} {dayMonth(started)}, {clockTime(started)}</span>
+            <span
+              ><span class="font-serif text-[18px]">{pour.planned.piece.name}</span><span class="block text-[13px] text-soft"
+                >{plan.coats.map((c) => c.name.toLowerCase()).join(', ')}</span
+              ></span
+            >
+            <span
+              >{#if done === undefined}<b class="text-buoy">Pouring now</b>{:else}<b>{pour.verdict ?? 'not judged yet'}</b
+                >{/if}{#if pour.note}<i class="block font-serif text-[16px]">{pour.note}</i>{/if}</span
+            >
+          </a>
+        </li>
+      {/each}
+    </ul>
+  {:else if sessions}
+    <div class="sheet p-8">
+      <h2 class="text-[22px]">Nothing poured yet</h2>
+      <p class="mt-2 max-w-prose text-soft">
+        A pour writes its own line here, minute by minute, beside what was planned. Open a piece and start its pour.
+      </p>
+      <a class="button mt-4" href="/pieces">To the pieces</a>
+    </div>
+  {:else}
+    <p class="text-soft" aria-busy="true">Reading the log.</p>
+  {/if}
+</main>

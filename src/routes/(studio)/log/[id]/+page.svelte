@@ -1,0 +1,175 @@
+<script lang="ts">
+  import { page } from '$app/state';
+  import type { Verdict } from '#core/document';
+  import { RATIO_FLAG, ratioError } from '#core/mix';
+  import { plannedBesideDone, readSession, weighed } from '#core/record';
+  import type { Step } from '#core/plan';
+  import { fixed, plain, writeShare, writeSpan, writeTemperature, writeVolume } from '#core/units';
+  import { Live } from '$lib/store/live.svelte';
+  import { judge } from '$lib/store/pours';
+  import { shared } from '$lib/store/shared.svelte';
+  import { readPour } from '$lib/store/studio';
+  import { attempt } from '$lib/ui/attempt';
+  import { clockTime, dayMonth, weekday } from '$lib/ui/clock.svelte';
+  import Sheet from '$lib/ui/Sheet.svelte';
+
+  const live = $derived.by(() => {
+    const id = page.params['id']!;
+    return new Live(async () => ({ found: await readPour(id) }));
+  });
+  const answer = $derived(live.current);
+  const session = $derived(answer?.found && readSession(answer.found));
+  const settings = $derived(shared.settings);
+  const lines = $derived(session ? plannedBesideDone(session) : []);
+  const notes = $derived(session?.events.flatMap((e) => (e.kind === 'note' ? [e] : [])) ?? []);
+  const extraHeat = $derived(
+    session
+      ? session.events.filter((e) => e.kind === 'heat pass').length -
+          lines.filter((l) => l.step.kind === 'heat' && l.done !== undefined).length
+      : 0,
+  );
+
+  const verdicts: { value: Verdict; says: string }[] = [
+    { value: 'make it again', says: 'Make it again' },
+    { value: 'change something', says: 'Change something' },
+    { value: 'start over', says: 'Start over' },
+  ];
+  let note = $derived(session?.pour.note ?? '');
+
+  let waiting: ReturnType<typeof setTimeout> | undefined;
+  /** Stores the note once the hand rests. */
+  function keepNote(id: string) {
+    clearTimeout(waiting);
+    waiting = setTimeout(() => attempt(() => judge(id, { note })), 300);
+  }
+
+  function nameOf(step: Step): string {
+    switch (step.kind) {
+      case 'mix':
+        return 'A and B together';
+      case 'pour':
+        return `${step.cup.name} laid`;
+      case 'white':
+        return 'White laid';
+      case 'heat':
+        return `Heat pass ${step.pass}`;
+      case 'done':
+        return 'Done';
+    }
+  }
+  const difference = (planned: number, done: number): string => {
+    const by = Math.round(done - planned);
+    return by === 0 ? 'as planned' : `${Math.abs(by)} min ${by > 0 ? 'later' : 'sooner'}`;
+  };
+  /** Where the white fell in the window of its own pour. */
+  const whiteLine = $derived.by(() => {
+    const line = lines.find((l) => l.step.kind === 'white');
+    const batch = line && session?.plan.batches[line.step.batch];
+    const mixed = line && session?.mixedAt.get(line.step.batch);
+    const at = line && session?.doneAt.get(line.step.key);
+    if (!batch || mixed === undefined || at === undefined) return undefined;
+    const [min, { white }] = [(at - mixed) / 60_000, batch.windows];
+    const where = min < white.from ? 'before its window' : min > white.until ? 'after its window' : 'in its window';
+    return `White went out ${plain(min, 0)} min after mixing, ${where} of ${writeSpan(white.from, white.until)}.`;
+  });
+</script>
+
+<svelte:head><title>{session?.pour.planned.piece.name ?? 'Pour'} in the log · Nerite</title></svelte:head>
+
+<main class="flex flex-col gap-3 p-4 lg:h-full">
+  {#if session && settings}
+    {@const started = Date.parse(session.pour.startedAt)}
+    <div class="flex flex-wrap items-baseline gap-x-4">
+      <h1 class="text-[28px]">{session.pour.planned.piece.name}</h1>
+      <p class="text-soft">
+        {weekday(started).split(' ')[0]}
+        {dayMonth(started)}, {clockTime(started)} · {session.plan.coats.map((c) => c.name.toLowerCase()).join(', ')} · {writeTemperature(
+          session.pour.roomC,
+          settings.temperature,
+        )} in {session.pour.planned.room.name}
+      </p>
+      <a class="ml-auto underline" href="/log">All pours</a>
+    </div>
+    <div class="grid min-h-0 gap-3 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+      <Sheet title="Planned beside done" aside="minutes after A and B met">
+        <div class="min-h-0 overflow-y-auto">
+          <table class="w-full">
+            <thead
+              ><tr class="text-right text-[13px] text-soft [&>th]:px-3 [&>th]:py-1 [&>th]:font-normal"
+                ><th class="text-left" scope="col">step</th><th scope="col">planned</th><th scope="col">done</th><th
+                  class="text-left"
+                  scope="col"><span class="sr-only">difference</span></th
+                ></tr
+              ></thead
+            >
+            <tbody>
+              {#each lines as { step, planned, done } (step.key)}
+                <tr class="border-t border-rule text-right [&>td]:px-3 [&>td]:py-1.5">
+                  <th scope="row" class="px-3 text-left font-normal">{nameOf(step)}</th>
+                  <td>{plain(planned, 0)}</td>
+                  <td>{done === undefined ? '–' : plain(done, 0)}</td>
+                  <td class="text-left text-soft">{done === undefined ? 'not marked' : difference(planned, done)}</td>
+                </tr>
+              {/each}
+            </tbody>
+          </table>
+          <div class="flex flex-col gap-1 border-t border-line px-3 py-2 text-[13px]">
+            {#if whiteLine}<p>{whiteLine}</p>{/if}
+            {#if extraHeat > 0}<p>{extraHeat} heat pass{extraHeat > 1 ? 'es' : ''} more than planned.</p>{/if}
+            {#each session.plan.batches as batch, i (batch.resin.id)}
+              {@const w = weighed(session).find((x) => x.batch === i)}
+              {@const error = w ? ratioError(w.aG, w.bG, batch.resin) : 0}
+              <p>
+                {writeVolume(batch.ml, settings.volume)} of {batch.resin.name}: A {fixed(batch.parts.aG, 1)} g, B {fixed(batch.parts.bG, 1)} g
+                planned{#if w}; A {fixed(w.aG, 1)} g, B {fixed(w.bG, 1)} g weighed, ratio {Math.abs(error) >= RATIO_FLAG
+                    ? `off by ${writeShare(Math.abs(error))}`
+                    : `right to ${writeShare(Math.abs(error))}`}{/if}.
+              </p>
+            {/each}
+            {#each notes as n (n.seq)}<p><span class="text-soft">{clockTime(Date.parse(n.at))}</span> {n.text}</p>{/each}
+          </div>
+        </div>
+      </Sheet>
+      <Sheet title="How it came out">
+        {#if session.done === undefined}
+          <p class="p-3 text-soft">This pour is still going. <a class="underline" href="/pour/{session.pour.id}">Go on pouring</a></p>
+        {:else}
+          <div class="flex flex-col gap-4 p-4">
+            <div role="radiogroup" aria-label="Verdict" class="flex flex-wrap gap-2">
+              {#each verdicts as v (v.value)}
+                <label
+                  class="button cursor-pointer has-checked:border-ink has-checked:bg-ink has-checked:text-sheet has-focus-visible:outline-2 has-focus-visible:outline-buoy"
+                >
+                  <input
+                    type="radio"
+                    name="verdict"
+                    class="sr-only"
+                    checked={session.pour.verdict === v.value}
+                    onchange={() => attempt(() => judge(session.pour.id, { verdict: v.value }))}
+                  />{v.says}
+                </label>
+              {/each}
+            </div>
+            <label class="font-semibold">
+              What to remember
+              <textarea
+                class="input mt-1 p-2! font-serif text-[17px] font-normal"
+                rows="5"
+                maxlength="4000"
+                bind:value={note}
+                oninput={() => keepNote(session.pour.id)}></textarea>
+            </label>
+            <p class="text-[13px] text-soft">Kept as you type.</p>
+          </div>
+        {/if}
+      </Sheet>
+    </div>
+  {:else if answer && !answer.found}
+    <div class="sheet p-8">
+      <h1 class="text-[22px]">This pour is not in the log</h1>
+      <a class="button mt-4" href="/log">All pours</a>
+    </div>
+  {:else}
+    <p class="text-soft" aria-busy="true">Reading the pour.</p>
+  {/if}
+</main>

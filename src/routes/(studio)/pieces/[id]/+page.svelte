@@ -1,0 +1,127 @@
+<script lang="ts">
+  import { tinykeys } from 'tinykeys';
+  import { page } from '$app/state';
+  import { advise } from '#core/advice';
+  import { standingOf } from '#core/record';
+  import { shared } from '$lib/store/shared.svelte';
+  import { writeBoard } from '$lib/ui/board';
+  import { dayMonth, minutes, offsetAt } from '$lib/ui/clock.svelte';
+  import { doingNow } from '$lib/ui/doing';
+  import BatchClock from './BatchClock.svelte';
+  import Chart from './Chart.svelte';
+  import Coats from './Coats.svelte';
+  import Cups from './Cups.svelte';
+  import { PieceEditor } from './editor.svelte';
+  import StartPour from './StartPour.svelte';
+
+  const editor = $derived(new PieceEditor(page.params['id']!));
+  const piece = $derived(editor.piece);
+  const plan = $derived(editor.plan);
+  const settings = $derived(shared.settings);
+  const standing = $derived.by(() => {
+    const { pours, means, room } = shared;
+    return piece && pours && means && room ? standingOf(piece, pours, means, room, minutes.now, offsetAt(minutes.now)) : undefined;
+  });
+
+  let chosen = $state('');
+  /** The coat looked at: the chosen one, else the first that is still to be poured. */
+  const selected = $derived.by(() => {
+    const coats = piece?.coats ?? [];
+    if (coats.some((c) => c.id === chosen)) return chosen;
+    const next = standing?.next?.coatIds ?? [];
+    return (coats.find((c) => next.includes(c.id) && c.kind === 'sea') ?? coats.find((c) => next.includes(c.id)) ?? coats.at(-1))?.id ?? '';
+  });
+  const pourIndex = $derived(Math.max(0, plan?.pours.findIndex((p) => p.coats.some((c) => c.coat.id === selected)) ?? 0));
+  const pour = $derived(plan?.pours[pourIndex]);
+  const findings = $derived(plan && settings ? advise({ plan, measure: settings.measure }) : []);
+  const ofBoard = $derived(findings.filter((f) => f.where.pour === undefined && f.where.coatId === undefined));
+  const ofPour = $derived(
+    findings.filter(
+      (f) => f.where.pour === pourIndex || (f.where.pour === undefined && pour?.coats.some((c) => c.coat.id === f.where.coatId)),
+    ),
+  );
+  const batch = $derived(
+    pour && (pour.batches.find((b) => b.resin.id === plan?.piece.coats.find((c) => c.id === selected)?.resinId) ?? pour.batches[0]),
+  );
+
+  const typing = (event: KeyboardEvent): boolean => event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+
+  $effect(() =>
+    tinykeys(window, {
+      '$mod+z': (event) => {
+        if (!typing(event)) {
+          event.preventDefault();
+          void editor.undo();
+        }
+      },
+      '$mod+Shift+z': (event) => {
+        if (!typing(event)) {
+          event.preventDefault();
+          void editor.redo();
+        }
+      },
+      '$mod+y': (event) => {
+        if (!typing(event)) {
+          event.preventDefault();
+          void editor.redo();
+        }
+      },
+    }),
+  );
+</script>
+
+<svelte:head><title>{piece?.name ?? 'Piece'} · Nerite</title></svelte:head>
+
+{#if piece && plan && settings && standing}
+  <main class="flex min-h-full flex-col gap-3 px-4 pt-2 pb-3 lg:h-full">
+    <div class="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-2">
+      <h1 class="text-[28px] leading-tight">{piece.name}</h1>
+      <p class="min-w-0 text-[13px] text-soft">
+        {writeBoard(piece, settings)}{piece.dueOn ? ` · due ${dayMonth(Date.parse(piece.dueOn))}` : ''}<br /><span class="text-ink"
+          >{doingNow(standing, minutes.now)}</span
+        >
+      </p>
+      <div class="ml-auto flex flex-wrap gap-2">
+        <button type="button" class="button" disabled={!editor.undoable.undo} title={editor.undoable.undo} onclick={() => editor.undo()}
+          >Undo</button
+        >
+        <button type="button" class="button" disabled={!editor.undoable.redo} title={editor.undoable.redo} onclick={() => editor.redo()}
+          >Redo</button
+        >
+        <a class="button" href="/pieces/{piece.id}/board">Board</a>
+        {#if standing.open}
+          <a class="button button-main" href="/pour/{standing.open.pour.id}">Go on pouring</a>
+        {:else if pour}
+          <StartPour {piece} {pour} number={pourIndex + 1} />
+        {/if}
+      </div>
+    </div>
+    <div class="grid min-h-0 grow gap-3 lg:grid-cols-[minmax(0,45fr)_minmax(0,57fr)]">
+      <div class="min-h-0 max-lg:min-h-130"><Chart {editor} {plan} findings={ofBoard} /></div>
+      <div class="grid min-h-0 gap-3 lg:grid-rows-[auto_minmax(0,1fr)]">
+        {#if pour && batch}
+          <BatchClock
+            {batch}
+            steps={pour.steps.filter((s) => pour.batches[s.batch] === batch)}
+            roomC={plan.means.roomC}
+            white={pour.steps.some((s) => s.kind === 'white' && pour.batches[s.batch] === batch)}
+          />
+        {/if}
+        <div class="grid min-h-0 gap-3 sm:grid-cols-[minmax(0,226fr)_minmax(0,460fr)]">
+          <Coats {editor} {plan} {findings} bind:selected={() => selected, (id) => (chosen = id)} />
+          <Cups {editor} {plan} {pour} number={pourIndex + 1} findings={ofPour} />
+        </div>
+      </div>
+    </div>
+  </main>
+{:else if shared.pieces && !shared.pieces.some((p) => p.id === editor.id)}
+  <main class="p-4">
+    <div class="sheet p-8">
+      <h1 class="text-[22px]">This piece is not in the studio</h1>
+      <p class="mt-2 text-soft">It was removed, or the studio was replaced by another file.</p>
+      <a class="button mt-4" href="/pieces">All pieces</a>
+    </div>
+  </main>
+{:else}
+  <main class="p-4 text-soft" aria-busy="true">Reading the piece.</main>
+{/if}

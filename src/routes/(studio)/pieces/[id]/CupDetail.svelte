@@ -1,0 +1,69 @@
+<script lang="ts">
+  import { limits, tintsOf, withLoad, type Part } from '#core/document';
+  import type { Cup, PiecePlan } from '#core/plan';
+  import { fraction, plain, readWithin, writeShare, writeVolume } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
+  import { writeDose } from '$lib/ui/doses';
+  import Field from '$lib/ui/Field.svelte';
+  import type { PieceEditor } from './editor.svelte';
+
+  /** Where a cup's amount comes from, its two parts by volume, and the recipe of its tint to change. */
+  let { editor, plan, cup }: { editor: PieceEditor; plan: PiecePlan; cup: Cup } = $props();
+
+  const settings = $derived(shared.settings!);
+  const volume = (ml: number): string => writeVolume(ml, settings.volume);
+  const coat = $derived(plan.piece.coats.find((c) => c.id === cup.coatId)!);
+  const index = $derived(coat.kind === 'sea' ? Number(cup.key.slice(coat.id.length + 1)) : 0);
+  const tint = $derived(
+    cup.doses.length || cup.key.endsWith('/white') || coat.kind === 'sea' || coat.kind === 'glaze' ? tintsOf(coat)[index] : undefined,
+  );
+  const parts = $derived(
+    cup.key.endsWith('/clear')
+      ? []
+      : plan.means.colourants
+          .map((colourant) => ({ colourant, load: tint?.recipe.find((p) => p.colourantId === colourant.id)?.load }))
+          .filter((p) => p.load !== undefined),
+  );
+  const others = $derived(
+    tint && !cup.key.endsWith('/clear') ? plan.means.colourants.filter((c) => !parts.some((p) => p.colourant.id === c.id)) : [],
+  );
+
+  const percent = (load: number): string => `${plain(load * 100, 4)} %`;
+  const readLoad = (text: string) => readWithin(fraction, text, limits.load, 'A load', percent, '%');
+  const set = (part: Part, name: string) => editor.commit(`Change ${name} in ${cup.name}`, (p) => withLoad(p, cup.coatId, index, part));
+</script>
+
+<div class="flex flex-col gap-1 pb-2 text-[13px] text-soft">
+  <p>
+    {#if cup.area > 0}{plain(cup.area / 100, 0)} cm² take {volume(cup.makeup.laid)}{#if cup.makeup.runsOver > 0}, {volume(
+          cup.makeup.runsOver,
+        )} runs over the rim{/if}{:else}The drawn line takes {volume(cup.makeup.laid)}{/if}, spare {volume(cup.makeup.spare)}, {volume(
+      cup.makeup.stays,
+    )} stays in the cup{#if cup.sandG > 0}; of that {volume(cup.ml)} is resin, the rest {plain(cup.sandG, 0)} g of sand{/if}.
+  </p>
+  <p>
+    A {volume(cup.parts.aMl)}, B {volume(cup.parts.bMl)}. Colourant {writeShare(cup.load)} of the {writeShare(cup.limit)} this resin takes.
+  </p>
+  {#each parts as { colourant, load } (colourant.id)}
+    {@const dose = cup.doses.find((d) => d.colourantId === colourant.id)}
+    {#key load}
+      <Field
+        narrow
+        label={colourant.name}
+        text={percent(load!)}
+        read={readLoad}
+        hint={dose && writeDose(dose)}
+        commit={(v) => v !== load && set({ colourantId: colourant.id, load: v }, colourant.name)}
+      />
+    {/key}
+  {/each}
+  {#if others.length}
+    <p>
+      Add {#each others as c (c.id)}<button
+          type="button"
+          class="mr-2 underline"
+          onclick={() => set({ colourantId: c.id, load: 0.0005 }, c.name)}>{c.name}</button
+        >{/each}
+    </p>
+  {/if}
+</div>

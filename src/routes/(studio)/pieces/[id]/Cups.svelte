@@ -1,0 +1,108 @@
+<script lang="ts">
+  import type { Finding } from '#core/advice';
+  import { smallestWeighable } from '#core/mix';
+  import type { Batch, PiecePlan, PourPlan } from '#core/plan';
+  import { fixed, inUnit, plain, volume, volumeDigits, writeShare, writeVolume } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
+  import { writeDoses } from '$lib/ui/doses';
+  import Findings from '$lib/ui/Findings.svelte';
+  import Sheet from '$lib/ui/Sheet.svelte';
+  import CupDetail from './CupDetail.svelte';
+  import type { PieceEditor } from './editor.svelte';
+
+  /** The cups of one pour, batch by batch: what to mix and what goes into each. A row opens to where its amount comes from. */
+  interface Props {
+    editor: PieceEditor;
+    plan: PiecePlan;
+    pour: PourPlan | undefined;
+    number: number;
+    findings: Finding[];
+  }
+  let { editor, plan, pour, number, findings }: Props = $props();
+
+  let opened = $state<string>();
+  const settings = $derived(shared.settings!);
+  const unit = $derived(settings.volume);
+  const amount = (ml: number): string => {
+    const value = inUnit(volume, ml, unit);
+    return fixed(value, volumeDigits(value, unit));
+  };
+  const stated = ({ resin }: Batch): string =>
+    `${resin.name}, ${plain(resin.ratio.a, 2)} : ${plain(resin.ratio.b, 2)} by ${resin.ratio.by}`;
+  const hasFinding = (key: string): string | undefined => findings.find((f) => f.where.cup === key && f.severity !== 'note')?.severity;
+  const small = $derived(
+    pour?.batches.filter((b) => settings.measure === 'scale' && b.grams < smallestWeighable(b.resin, settings.scaleStep)) ?? [],
+  );
+</script>
+
+<Sheet title={`Cups for pour ${number}`} aside={pour?.batches.map(stated).join(' · ') ?? ''} class="h-full">
+  <div class="min-h-0 grow overflow-auto">
+    {#if pour?.batches.length}
+      <table class="w-full">
+        <thead>
+          <tr class="text-right text-[13px] text-soft [&>th]:px-1 [&>th]:py-1 [&>th]:font-normal">
+            <th class="pl-3! text-left" scope="col">cup</th>
+            <th scope="col">{unit}</th>
+            <th scope="col">A g</th>
+            <th scope="col">B g</th>
+            <th scope="col">drops</th>
+            <th class="pr-3!" scope="col">load</th>
+          </tr>
+        </thead>
+        {#each pour.batches as batch (batch.resin.id)}
+          <tbody>
+            {#each batch.cups as cup (cup.key)}
+              {@const open = opened === cup.key}
+              <tr class="border-t border-rule text-right align-top [&>td]:px-1 [&>td]:py-[3px]">
+                <th scope="row" class="pl-3 text-left font-normal">
+                  <button
+                    type="button"
+                    class="flex items-center gap-2 py-[3px] text-left"
+                    aria-expanded={open}
+                    onclick={() => (opened = open ? undefined : cup.key)}
+                  >
+                    <span class="h-4 w-5 shrink-0 rounded-[2px] border border-line" style:background-color={cup.colour ?? 'transparent'}
+                    ></span>
+                    <span
+                      >{cup.name}{#if hasFinding(cup.key)}<span class="ml-1 font-bold text-buoy">{hasFinding(cup.key)}</span>{/if}</span
+                    >
+                  </button>
+                </th>
+                <td>{amount(cup.ml)}</td>
+                <td>{fixed(cup.parts.aG, 1)}</td>
+                <td>{fixed(cup.parts.bG, 1)}</td>
+                <td class="text-[13px] whitespace-nowrap"
+                  >{cup.sandG > 0 ? `${plain(cup.sandG, 0)} g sand` : writeDoses(cup.doses) || '–'}</td
+                >
+                <td class="pr-3! whitespace-nowrap {cup.load > cup.limit ? 'font-bold text-buoy' : ''}"
+                  >{cup.doses.length ? writeShare(cup.load) : '–'}</td
+                >
+              </tr>
+              {#if open}<tr><td colspan="6" class="pr-3 pl-3"><CupDetail {editor} {plan} {cup} /></td></tr>{/if}
+            {/each}
+            <tr class="sticky bottom-0 border-t border-line bg-sheet text-right font-bold [&>td]:px-1 [&>td]:py-1.5">
+              <th scope="row" class="pl-3 text-left whitespace-nowrap">Mix in one batch</th>
+              <td>{amount(batch.ml)}</td>
+              <td>{fixed(batch.parts.aG, 1)}</td>
+              <td>{fixed(batch.parts.bG, 1)}</td>
+              <td colspan="2" class="pr-3! text-[13px] font-normal whitespace-nowrap text-soft"
+                >A {writeVolume(batch.parts.aMl, unit)} · B {writeVolume(batch.parts.bMl, unit)}</td
+              >
+            </tr>
+          </tbody>
+        {/each}
+      </table>
+    {:else}
+      <p class="p-3 text-soft">No cups yet. They follow from the coats and the drawing.</p>
+    {/if}
+    {#each small as batch (batch.resin.id)}
+      <p class="border-t border-rule px-3 py-2 text-[13px] text-soft">
+        A scale that reads in {plain(settings.scaleStep, 3)} g steps holds this ratio to 5 % from {plain(
+          smallestWeighable(batch.resin, settings.scaleStep),
+          0,
+        )} g; this batch is {plain(batch.grams, 0)} g. Mix more, or use a finer scale.
+      </p>
+    {/each}
+    <Findings {findings} />
+  </div>
+</Sheet>

@@ -1,0 +1,83 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { withShape, type BoardAnswers, type Piece } from '#core/document';
+  import { db } from '$lib/store/db';
+  import { editPiece, removePiece } from '$lib/store/edits';
+  import { Live } from '$lib/store/live.svelte';
+  import { shared } from '$lib/store/shared.svelte';
+  import { attempt } from '$lib/ui/attempt';
+  import Confirm from '$lib/ui/Confirm.svelte';
+  import BoardForm from '../../BoardForm.svelte';
+
+  const id = $derived(page.params['id']!);
+  const stored = $derived.by(() => {
+    const key = id;
+    return new Live(() => db.pieces.get(key));
+  });
+  const piece = $derived(stored.current);
+  let removing = $state(false);
+
+  const local = (iso: string | undefined): string =>
+    iso ? new Date(Date.parse(iso) - new Date(iso).getTimezoneOffset() * 60_000).toISOString().slice(0, 16) : '';
+  const answersOf = (p: Piece): BoardAnswers => ({
+    name: p.name,
+    count: p.count,
+    use: p.use,
+    shape: p.shape,
+    thickness: p.thickness,
+    surface: p.surface,
+    edge: p.edge,
+    ...(p.wallHeight !== undefined && { wallHeight: p.wallHeight }),
+    resinId: '',
+  });
+  // both start from what is stored and are kept as typed until the form is sent
+  let pourAt = $derived(local(piece?.pourAt));
+  let dueOn = $derived(piece?.dueOn ?? '');
+
+  async function save({ resinId: _, ...answers }: BoardAnswers) {
+    const moment = pourAt ? new Date(pourAt).toISOString() : undefined;
+    const stored = await attempt(() =>
+      editPiece(id, 'Change the board', (old) => {
+        const { wallHeight: _wall, pourAt: _pour, dueOn: _due, ...rest } = withShape(old, answers.shape);
+        return { ...rest, ...answers, ...(moment && { pourAt: moment }), ...(dueOn && { dueOn }) };
+      }),
+    );
+    if (stored) await goto(`/pieces/${id}`);
+  }
+
+  async function remove() {
+    if (piece && (await attempt(() => removePiece($state.snapshot(piece))))) await goto('/pieces');
+  }
+</script>
+
+<svelte:head><title>Board of {piece?.name ?? 'a piece'} · Nerite</title></svelte:head>
+
+<main class="flex flex-col gap-3 p-4">
+  {#if piece && shared.settings}
+    <h1 class="text-[28px]">Board of {piece.name}</h1>
+    {#key piece}
+      <BoardForm start={answersOf(piece)} settings={shared.settings} does="Keep" onanswer={save}>
+        {#snippet more()}
+          <div class="grid gap-4 sm:grid-cols-2">
+            <label class="block text-[13px] font-semibold"
+              >Next pour planned for<input type="datetime-local" class="input mt-0.5 font-normal" bind:value={pourAt} /></label
+            >
+            <label class="block text-[13px] font-semibold"
+              >Due on<input type="date" class="input mt-0.5 font-normal" bind:value={dueOn} /></label
+            >
+          </div>
+        {/snippet}
+      </BoardForm>
+    {/key}
+    <div class="flex gap-2">
+      <a class="button" href="/pieces/{id}">Back to the chart</a>
+      <button type="button" class="button" onclick={() => (removing = true)}>Remove this piece</button>
+    </div>
+    <Confirm bind:open={removing} title="Remove {piece.name}?" does="Remove it" onconfirm={remove}
+      >Its drawing and its coats go. Pours already in the log stay there.</Confirm
+    >
+  {:else}
+    <p class="text-soft" aria-busy="true">Reading the piece.</p>
+  {/if}
+</main>

@@ -1,0 +1,60 @@
+<script lang="ts">
+  import { goto } from '$app/navigation';
+  import { startingPiece, type BoardAnswers } from '#core/document';
+  import { addPiece } from '$lib/store/edits';
+  import { shared } from '$lib/store/shared.svelte';
+  import { attempt } from '$lib/ui/attempt';
+  import BoardForm from '../BoardForm.svelte';
+
+  const start = $derived<BoardAnswers>({
+    name: '',
+    count: 1,
+    use: 'wall',
+    shape: { kind: 'rectangle', width: 400, height: 300 },
+    thickness: 18,
+    surface: { material: 'raw wood', primer: 'gesso', primerCoats: 3 },
+    edge: 'run over',
+    resinId: shared.resins?.[0]?.id ?? '',
+  });
+
+  /** A stable id from the name, and a number where that is taken. */
+  function idFor(name: string, taken: string[]): string {
+    const base =
+      name
+        .normalize('NFKD')
+        .toLowerCase()
+        .replace(/[^a-z0-9]+/g, '-')
+        .replace(/^-+|-+$/g, '')
+        .slice(0, 36) || 'piece';
+    if (!taken.includes(base)) return base;
+    let n = 2;
+    while (taken.includes(`${base}-${n}`)) n++;
+    return `${base}-${n}`;
+  }
+
+  async function add(answers: BoardAnswers) {
+    const { pieces, pours, resins, colourants } = shared;
+    if (!pieces || !pours || !resins || !colourants) return;
+    const id = idFor(answers.name, [...pieces.map((p) => p.id), ...pours.map((p) => p.pieceId)]);
+    if (await attempt(() => addPiece(startingPiece(id, answers, { resins, colourants })))) await goto(`/pieces/${id}`);
+  }
+</script>
+
+<svelte:head><title>New piece · Nerite</title></svelte:head>
+
+<main class="flex flex-col gap-3 p-4">
+  <h1 class="text-[28px]">New piece</h1>
+  <p class="max-w-prose text-soft">
+    It comes with a beach, a sea of five tints, a wave and a clear top, fitted to the board. Drag the shoreline where you want it; the cups
+    follow.
+  </p>
+  {#if shared.settings && shared.resins}
+    {#key shared.settings}<BoardForm
+        {start}
+        settings={shared.settings}
+        resins={shared.resins}
+        does="Put it on the table"
+        onanswer={add}
+      />{/key}
+  {/if}
+</main>

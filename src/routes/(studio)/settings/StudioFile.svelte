@@ -1,0 +1,112 @@
+<script lang="ts">
+  import { toast } from 'svelte-sonner';
+  import { writeProblem, type Problem, type Studio } from '#core/document';
+  import { db } from '$lib/store/db';
+  import { Live } from '$lib/store/live.svelte';
+  import { shared } from '$lib/store/shared.svelte';
+  import { attempt } from '$lib/ui/attempt';
+  import Confirm from '$lib/ui/Confirm.svelte';
+  import Sheet from '$lib/ui/Sheet.svelte';
+
+  /** The studio as a file, out and in; starting over; and the way back. Nothing is replaced before it is asked. */
+  const transfer = () => import('$lib/store/transfer');
+  const before = new Live(async () => (await db.kept.get('before')) !== undefined);
+  const counts = $derived(`${shared.pieces?.length ?? 0} pieces and ${shared.pours?.length ?? 0} pours`);
+
+  type Asked = 'import' | 'empty' | 'sample' | 'back';
+  let asked = $state<Asked>('empty');
+  let asking = $state(false);
+  let incoming = $state.raw<Studio>();
+  let problems = $state.raw<Problem[]>([]);
+  let fileName = $state('');
+  let busy = $state(false);
+
+  const questions: Record<Asked, { title: string; does: string }> = {
+    import: { title: 'Open this file in the place of your studio?', does: 'Open it' },
+    empty: { title: 'Start with an empty studio?', does: 'Start empty' },
+    sample: { title: 'Bring the sample studio back?', does: 'Bring the sample' },
+    back: { title: 'Bring back the studio from before?', does: 'Bring it back' },
+  };
+
+  function ask(what: Asked) {
+    asked = what;
+    asking = true;
+  }
+
+  async function save() {
+    await attempt(async () => {
+      const text = await (await transfer()).exportText();
+      const link = document.createElement('a');
+      link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
+      link.download = 'studio.nerite.json';
+      link.click();
+      setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+    });
+  }
+
+  async function choose(event: Event & { currentTarget: HTMLInputElement }) {
+    const file = event.currentTarget.files?.[0];
+    event.currentTarget.value = '';
+    if (!file) return;
+    busy = true;
+    await attempt(async () => {
+      fileName = file.name;
+      const opened = (await transfer()).readFileText(await file.text());
+      problems = opened.ok ? [] : opened.problems;
+      incoming = opened.ok ? opened.studio : undefined;
+      if (opened.ok) ask('import');
+    });
+    busy = false;
+  }
+
+  async function replace() {
+    busy = true;
+    const stored = await attempt(async () => {
+      const { bringBack, bringSample, startEmpty, replaceStudio } = await transfer();
+      if (asked === 'import' && incoming) await replaceStudio(incoming);
+      else if (asked === 'empty') await startEmpty();
+      else if (asked === 'sample') await bringSample();
+      else await bringBack();
+    });
+    busy = false;
+    if (stored) toast.success('The studio was replaced. The one from before can be brought back here.');
+  }
+</script>
+
+<Sheet title="The studio as a file">
+  <div class="flex flex-col gap-3 p-4">
+    <p class="max-w-prose text-soft">
+      Everything is kept in this browser and nowhere else. A file of it can be opened in another browser, or kept safe. Its format is open: <a
+        class="underline"
+        href="/schema/studio-1.json">the schema</a
+      >.
+    </p>
+    <div class="flex flex-wrap gap-2">
+      <button type="button" class="button" onclick={save}>Export the studio</button>
+      <label class="button cursor-pointer has-focus-visible:outline-2 has-focus-visible:outline-buoy"
+        >Open a file<input type="file" accept=".json,application/json" class="sr-only" onchange={choose} disabled={busy} /></label
+      >
+    </div>
+    {#if problems.length}
+      <div role="alert" class="border-l-3 border-buoy pl-3">
+        <p class="font-bold">{fileName} was not opened, and nothing was changed.</p>
+        <ul class="mt-1 text-[13px]">
+          {#each problems.slice(0, 6) as problem, i (i)}<li>{writeProblem(problem)}</li>{/each}
+          {#if problems.length > 6}<li>And {problems.length - 6} more.</li>{/if}
+        </ul>
+      </div>
+    {/if}
+    <div class="flex flex-wrap gap-2 border-t border-rule pt-3">
+      <button type="button" class="button" onclick={() => ask('empty')} disabled={busy}>Start empty</button>
+      <button type="button" class="button" onclick={() => ask('sample')} disabled={busy}>Bring the sample back</button>
+      {#if before.current}<button type="button" class="button" onclick={() => ask('back')} disabled={busy}
+          >Bring back the studio from before</button
+        >{/if}
+    </div>
+  </div>
+</Sheet>
+
+<Confirm bind:open={asking} {...questions[asked]} onconfirm={replace}>
+  {#if asked === 'import' && incoming}{fileName} holds {incoming.pieces.length} pieces and {incoming.pours.length} pours.{/if}
+  The {counts} here now are put aside, and can be brought back until the studio is replaced again.
+</Confirm>

@@ -1,0 +1,2 @@
+/** Everything is kept in the browser, so there is nothing a server could render. */
+export const ssr = false;

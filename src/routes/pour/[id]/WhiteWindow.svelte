@@ -1,0 +1,48 @@
+<script lang="ts">
+  import { whiteThickness, type Batch, type Bench } from '#core/plan';
+  import { plain } from '#core/units';
+
+  /** The clock of one batch: the white's window and the last moves as bands, and where the batch is now. */
+  let { batch, bench, since, white }: { batch: Batch; bench: Bench; since: number | undefined; white: boolean } = $props();
+
+  const [HEIGHT, TOP, PAD] = [132, 4, 12];
+  let width = $state(0);
+  const w = $derived(batch.windows);
+  const end = $derived(Math.max(Math.ceil((w.leave.from * 1.15) / 10) * 10, Math.ceil(((since ?? 0) + 2) / 10) * 10));
+  const x = $derived((min: number): number => PAD + (Math.min(Math.max(min, 0), end) / end) * Math.max(0, width - 2 * PAD));
+  /** The white thickening, drawn against the thickness at which it is past pouring. */
+  const curve = $derived.by(() => {
+    const top = 1.2 * bench.method.whiteLimit;
+    const y = (pas: number): number => HEIGHT - (Math.min(pas, top) / top) * (HEIGHT - TOP - 24);
+    return Array.from({ length: 61 }, (_, i) => (end * i) / 60)
+      .map((min) => `${x(min)} ${y(whiteThickness(batch, bench, min))}`)
+      .join('L');
+  });
+  const ticks = $derived(Array.from({ length: Math.floor(end / 10) + 1 }, (_, i) => i * 10));
+  const bands = $derived([
+    ...(white && w.white.until > w.white.from
+      ? [{ name: 'pour white', from: w.white.from, until: Math.min(w.white.until, w.lastMoves.from), fill: '#1f4d3a' }]
+      : []),
+    { name: 'last moves', from: w.lastMoves.from, until: w.lastMoves.until, fill: '#5c4310' },
+    { name: 'leave it', from: w.leave.from, until: end, fill: '#5c2216' },
+  ]);
+</script>
+
+<div bind:clientWidth={width}>
+  {#if width > 0}
+    <svg {width} height={HEIGHT + 40} role="img" aria-label="Windows of this batch, minutes after mixing" class="block text-[13px]">
+      {#each bands as band (band.name)}
+        <rect x={x(band.from)} y={TOP} width={Math.max(0, x(band.until) - x(band.from))} height={HEIGHT - TOP} fill={band.fill} />
+        {#if x(band.until) - x(band.from) > 70}<text x={x(band.from) + 6} y={TOP + 17} class="fill-nighttext">{band.name}</text>{/if}
+      {/each}
+      {#if white}<path d="M{curve}" class="fill-none stroke-nighttext" stroke-width="2" />{/if}
+      <path d="M{x(0)} {HEIGHT}H{x(end)}" class="stroke-nightline" />
+      {#each ticks as tick (tick)}<text x={x(tick)} y={HEIGHT + 18} text-anchor="middle" class="fill-nightsoft">{tick}</text>{/each}
+      <text x={x(end)} y={HEIGHT + 36} text-anchor="end" class="fill-nightsoft">min mixed</text>
+      {#if since !== undefined}
+        <path d="M{x(since)} {TOP}V{HEIGHT}" stroke="#f0704a" stroke-width="3" />
+        <text x={x(since)} y={HEIGHT + 36} text-anchor="middle" fill="#f0704a">{plain(Math.floor(since), 0)}</text>
+      {/if}
+    </svg>
+  {/if}
+</div>
