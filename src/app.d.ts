@@ -1,5 +1,4 @@
 declare global {
-  // eslint-disable-next-line @typescript-eslint/no-empty-object-type -- SvelteKit's own shape
   namespace App {}
 }
 export {};

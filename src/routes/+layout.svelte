@@ -2,7 +2,7 @@
   import '../app.css';
   import { onMount, type Snippet } from 'svelte';
   import { Toaster } from 'svelte-sonner';
-  import { db } from '$lib/store/db';
+  import { isStarted } from '$lib/store/studio';
   import { failureSays } from '$lib/store/failure';
 
   let { children }: { children: Snippet } = $props();
@@ -11,7 +11,7 @@
 
   onMount(async () => {
     try {
-      if (!(await db.kept.get('settings'))) await (await import('$lib/store/transfer')).firstStart();
+      if (!(await isStarted())) await (await import('$lib/store/transfer')).firstStart();
       ready = true;
     } catch (error) {
       console.error(error);

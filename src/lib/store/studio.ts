@@ -1,4 +1,4 @@
-import type { Pour, PourEvent, Studio } from '#core/document';
+import type { Piece, Pour, PourEvent, Studio } from '#core/document';
 import { db, keep, kept, type StoredEvent, type StoredPour } from './db';
 
 const plainEvent = ({ pourId: _, ...event }: StoredEvent): PourEvent => event as PourEvent;
@@ -13,12 +13,20 @@ export async function readPours(): Promise<Pour[]> {
   return pours.map((pour) => withEvents(pour, byPour.get(pour.id) ?? []));
 }
 
+export const readPiece = (id: string): Promise<Piece | undefined> => db.pieces.get(id);
+
 export async function readPour(id: string): Promise<Pour | undefined> {
   const [pour, events] = await Promise.all([db.pours.get(id), db.events.where('pourId').equals(id).sortBy('seq')]);
   return pour && withEvents(pour, events);
 }
 
 const everything = [db.pieces, db.resins, db.colourants, db.rooms, db.pours, db.events, db.kept, db.edits];
+
+/** Whether this browser has been started in before. */
+export const isStarted = async (): Promise<boolean> => (await db.kept.get('settings')) !== undefined;
+
+/** Whether a studio that was replaced can be brought back. */
+export const hasBefore = async (): Promise<boolean> => (await db.kept.get('before')) !== undefined;
 
 /** The whole studio as one document, or undefined before the first start. */
 export function readStudio(): Promise<Studio | undefined> {

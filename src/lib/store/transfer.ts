@@ -1,6 +1,6 @@
 import { emptyStudio, movedTo, openStudio, writeStudio, type Opened } from '#core/document';
-import { db, kept } from './db';
-import { readStudio, replaceStudio } from './studio';
+import { kept } from './db';
+import { isStarted, readStudio, replaceStudio } from './studio';
 
 /** When the sample studio was recorded, ms since 1970; it is moved to now. */
 const SAMPLE_NOW = Date.parse('2026-11-25T13:36:00Z');
@@ -36,7 +36,7 @@ export async function bringBack(): Promise<void> {
 
 /** First start in this browser: the sample where this is the demo, else an empty studio. Does nothing later. */
 export async function firstStart(): Promise<void> {
-  if ((await db.kept.get('settings')) !== undefined) return;
+  if (await isStarted()) return;
   const { sample } = (await (await fetch('/api/start')).json()) as { sample: boolean };
   await (sample ? bringSample() : startEmpty());
 }

@@ -11,7 +11,7 @@
     type Shape,
     type Use,
   } from '#core/document';
-  import { length, plain, readWithin, writeLength, type Reading } from '#core/units';
+  import { length, readWithin, writeLength, type Reading } from '#core/units';
   import Choice from '$lib/ui/Choice.svelte';
   import Field from '$lib/ui/Field.svelte';
 
@@ -135,8 +135,8 @@
   }
 </script>
 
-<form class="sheet flex max-w-3xl flex-col gap-4 p-5" onsubmit={submit} novalidate>
-  <div class="grid gap-4 sm:grid-cols-2">
+<form class="sheet flex max-w-6xl flex-col gap-4 p-5" onsubmit={submit} novalidate>
+  <div class="grid gap-x-5 gap-y-4 sm:grid-cols-2 lg:grid-cols-3">
     <Field label="Name" bind:text={answers.name} read={readName} {insist} />
     <Choice
       label="For"

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { toast } from 'svelte-sonner';
   import { writeProblem, type Problem, type Studio } from '#core/document';
-  import { db } from '$lib/store/db';
+  import { hasBefore } from '$lib/store/studio';
   import { Live } from '$lib/store/live.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
@@ -10,7 +10,7 @@
 
   /** The studio as a file, out and in; starting over; and the way back. Nothing is replaced before it is asked. */
   const transfer = () => import('$lib/store/transfer');
-  const before = new Live(async () => (await db.kept.get('before')) !== undefined);
+  const before = new Live(hasBefore);
   const counts = $derived(`${shared.pieces?.length ?? 0} pieces and ${shared.pours?.length ?? 0} pours`);
 
   type Asked = 'import' | 'empty' | 'sample' | 'back';

@@ -13,9 +13,11 @@
   /** The white thickening, drawn against the thickness at which it is past pouring. */
   const curve = $derived.by(() => {
     const top = 1.2 * bench.method.whiteLimit;
-    const y = (pas: number): number => HEIGHT - (Math.min(pas, top) / top) * (HEIGHT - TOP - 24);
-    return Array.from({ length: 61 }, (_, i) => (end * i) / 60)
-      .map((min) => `${x(min)} ${y(whiteThickness(batch, bench, min))}`)
+    const y = (pas: number): number => HEIGHT - (pas / top) * (HEIGHT - TOP - 24);
+    return Array.from({ length: 121 }, (_, i) => (end * i) / 120)
+      .map((min) => ({ min, pas: whiteThickness(batch, bench, min) }))
+      .filter(({ pas }) => pas <= top)
+      .map(({ min, pas }) => `${x(min)} ${y(pas)}`)
       .join('L');
   });
   const ticks = $derived(Array.from({ length: Math.floor(end / 10) + 1 }, (_, i) => i * 10));
@@ -30,10 +32,10 @@
 
 <div bind:clientWidth={width}>
   {#if width > 0}
-    <svg {width} height={HEIGHT + 40} role="img" aria-label="Windows of this batch, minutes after mixing" class="block text-[13px]">
+    <svg {width} height={HEIGHT + 40} role="img" aria-label="Windows of this batch, minutes after mixing" class="block text-[12px]">
       {#each bands as band (band.name)}
         <rect x={x(band.from)} y={TOP} width={Math.max(0, x(band.until) - x(band.from))} height={HEIGHT - TOP} fill={band.fill} />
-        {#if x(band.until) - x(band.from) > 70}<text x={x(band.from) + 6} y={TOP + 17} class="fill-nighttext">{band.name}</text>{/if}
+        {#if x(band.until) - x(band.from) > 60}<text x={x(band.from) + 6} y={TOP + 17} class="fill-nighttext">{band.name}</text>{/if}
       {/each}
       {#if white}<path d="M{curve}" class="fill-none stroke-nighttext" stroke-width="2" />{/if}
       <path d="M{x(0)} {HEIGHT}H{x(end)}" class="stroke-nightline" />

@@ -44,6 +44,8 @@
     pour && (pour.batches.find((b) => b.resin.id === plan?.piece.coats.find((c) => c.id === selected)?.resinId) ?? pour.batches[0]),
   );
 
+  const poured = $derived(Boolean(standing?.sessions.some((s) => s.pour.coatIds.some((id) => pour?.coats.some((c) => c.coat.id === id)))));
+
   const typing = (event: KeyboardEvent): boolean => event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
 
   $effect(() =>
@@ -92,7 +94,7 @@
         {#if standing.open}
           <a class="button button-main" href="/pour/{standing.open.pour.id}">Go on pouring</a>
         {:else if pour}
-          <StartPour {piece} {pour} number={pourIndex + 1} />
+          <StartPour {piece} {pour} number={pourIndex + 1} again={poured} />
         {/if}
       </div>
     </div>

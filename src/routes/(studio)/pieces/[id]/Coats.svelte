@@ -132,7 +132,7 @@
   <div class="flex shrink-0 flex-wrap items-center gap-x-0.5 border-t border-rule px-2 py-1 text-[13px]">
     <span class="text-soft">Add</span>
     {#each Object.entries(addable) as [kind, word] (kind)}
-      <button type="button" class="button button-quiet px-1.5! text-[13px]" onclick={() => add(kind as Coat['kind'])}>{word}</button>
+      <button type="button" class="button button-quiet px-1! text-[13px]" onclick={() => add(kind as Coat['kind'])}>{word}</button>
     {/each}
   </div>
 </Sheet>

@@ -12,7 +12,7 @@
   import Field from '$lib/ui/Field.svelte';
 
   /** Asks for the room as it is now, since every clock of the pour runs on it, and starts. */
-  let { piece, pour, number }: { piece: Piece; pour: PourPlan; number: number } = $props();
+  let { piece, pour, number, again }: { piece: Piece; pour: PourPlan; number: number; again: boolean } = $props();
 
   let open = $state(false);
   let text = $state('');
@@ -44,7 +44,7 @@
   }
 </script>
 
-<button type="button" class="button button-main" disabled={!pour.batches.length} onclick={ask}>Start the pour</button>
+<button type="button" class="button {again ? '' : 'button-main'}" disabled={!pour.batches.length} onclick={ask}>{again ? 'Pour it again' : 'Start the pour'}</button>
 <Dialog.Root bind:open>
   <Dialog.Portal>
     <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />

@@ -1,9 +1,9 @@
 import type { Piece } from '#core/document';
 import { planPiece } from '#core/plan';
-import { db } from '$lib/store/db';
 import { editPiece, redo, undo, undoable } from '$lib/store/edits';
 import { Live } from '$lib/store/live.svelte';
 import { shared } from '$lib/store/shared.svelte';
+import { readPiece } from '$lib/store/studio';
 import { attempt } from '$lib/ui/attempt';
 
 type Change = (piece: Piece) => Piece;
@@ -34,7 +34,7 @@ export class PieceEditor {
 
   constructor(id: string) {
     this.id = id;
-    this.#stored = new Live(() => db.pieces.get(id));
+    this.#stored = new Live(() => readPiece(id));
     this.#undoable = new Live(() => undoable(id));
   }
 

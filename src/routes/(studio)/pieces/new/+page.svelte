@@ -6,6 +6,8 @@
   import { attempt } from '$lib/ui/attempt';
   import BoardForm from '../BoardForm.svelte';
 
+  /** The slowest resin leaves the most time, so a new piece begins with it. */
+  const slowest = $derived(shared.resins && [...shared.resins].sort((a, b) => b.workingMin - a.workingMin)[0]);
   const start = $derived<BoardAnswers>({
     name: '',
     count: 1,
@@ -14,7 +16,7 @@
     thickness: 18,
     surface: { material: 'raw wood', primer: 'gesso', primerCoats: 3 },
     edge: 'run over',
-    resinId: shared.resins?.[0]?.id ?? '',
+    resinId: slowest?.id ?? '',
   });
 
   /** A stable id from the name, and a number where that is taken. */

@@ -2,7 +2,7 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { withShape, type BoardAnswers, type Piece } from '#core/document';
-  import { db } from '$lib/store/db';
+  import { readPiece } from '$lib/store/studio';
   import { editPiece, removePiece } from '$lib/store/edits';
   import { Live } from '$lib/store/live.svelte';
   import { shared } from '$lib/store/shared.svelte';
@@ -13,7 +13,7 @@
   const id = $derived(page.params['id']!);
   const stored = $derived.by(() => {
     const key = id;
-    return new Live(() => db.pieces.get(key));
+    return new Live(() => readPiece(key));
   });
   const piece = $derived(stored.current);
   let removing = $state(false);

@@ -1,0 +1,2 @@
+/** A studio's plans as plain data: what the screens show, for the command line and for scripts. */
+export * from './report';

@@ -1,0 +1,97 @@
+import { advise, type Finding } from '#core/advice';
+import type { Piece, Studio } from '#core/document';
+import { coverage } from '#core/mix';
+import { planPiece, regionOfTint, type Batch, type Cup, type PiecePlan, type PourPlan } from '#core/plan';
+import { standingOf } from '#core/record';
+
+/** Figures are rounded to a thousandth of their unit, so that equal plans print equal text. */
+const r = (value: number): number => Math.round(value * 1000) / 1000;
+const span = ({ from, until }: { from: number; until: number }): [number, number] => [r(from), r(until)];
+
+function cupReport(cup: Cup) {
+  return {
+    cup: cup.name,
+    areaCm2: r(cup.area / 100),
+    neededMl: r(cup.needed),
+    ml: r(cup.ml),
+    aMl: r(cup.parts.aMl),
+    bMl: r(cup.parts.bMl),
+    aG: r(cup.parts.aG),
+    bG: r(cup.parts.bG),
+    sandG: r(cup.sandG),
+    colourants: cup.doses.map((d) => ({ name: d.name, grams: r(d.grams), ...(d.count !== undefined && { drops: d.count }), ...(d.letDown && { letDown: `1 : ${d.letDown}` }) })),
+    loadPercent: r(cup.load * 100),
+    limitPercent: r(cup.limit * 100),
+    ...(cup.colour && { colour: cup.colour }),
+  };
+}
+
+function batchReport(batch: Batch) {
+  const w = batch.windows;
+  return {
+    resin: batch.resin.name,
+    ml: r(batch.ml),
+    aMl: r(batch.parts.aMl),
+    bMl: r(batch.parts.bMl),
+    aG: r(batch.parts.aG),
+    bG: r(batch.parts.bG),
+    cups: batch.cups.map(cupReport),
+    windowsMin: {
+      stirred: r(w.stirred),
+      tint: span(w.tint),
+      white: span(w.white),
+      whiteBest: span(w.whiteBest),
+      heatUntil: r(w.heatUntil),
+      lastMoves: span(w.lastMoves),
+      shells: span(w.shells),
+      leave: span(w.leave),
+      nextCoat: span(w.nextCoat),
+      fullCure: r(w.fullCure),
+    },
+  };
+}
+
+function pourReport(pour: PourPlan) {
+  return {
+    coats: pour.coats.map((c) => ({ number: c.number, coat: c.name, filmMm: r(c.film), coverageMlPer100Cm2: r(coverage(c.film)), areaCm2: r(c.area / 100), ml: r(c.ml) })),
+    batches: pour.batches.map(batchReport),
+    stepsMin: pour.steps.map((s) => ({ step: s.key, at: r(s.at) })),
+  };
+}
+
+function areasReport({ cut, piece }: PiecePlan) {
+  const sea = piece.coats.find((c) => c.kind === 'sea');
+  const tints = sea?.kind === 'sea' ? sea.tints : [];
+  return {
+    beachCm2: r(cut.beach.area / 100),
+    seaCm2: Object.fromEntries(tints.flatMap((tint, i) => {
+      const region = regionOfTint(cut, i);
+      return region ? [[tint.name, r(region.area / 100)]] : [];
+    })),
+    shorelineM: r(cut.shoreLength / 1000),
+  };
+}
+
+const adviceReport = ({ where, ...finding }: Finding) => ({ ...finding, ...(where.pour !== undefined && { pour: where.pour + 1 }) });
+
+/**
+ * The plan of one piece in the studio's room by day.
+ * @param now    ms since 1970, for where the piece stands
+ * @param offset local time ahead of UTC, min
+ */
+export function pieceReport(piece: Piece, studio: Studio, now: number, offset: number) {
+  const room = studio.rooms.find((x) => x.id === studio.settings.roomId) ?? studio.rooms[0]!;
+  const means = { resins: studio.resins, colourants: studio.colourants, method: studio.method, roomC: room.dayC };
+  const plan = planPiece(piece, means);
+  const standing = standingOf(piece, studio.pours, means, room, now, offset);
+  return {
+    piece: piece.name,
+    areaCm2: r(plan.area / 100),
+    rimM: r(plan.rim / 1000),
+    regions: areasReport(plan),
+    roomC: room.dayC,
+    pours: plan.pours.map(pourReport),
+    calendar: standing.stretches.map((s) => ({ doing: s.doing, from: new Date(s.from).toISOString(), until: new Date(s.until).toISOString(), planned: s.planned })),
+    advice: advise({ plan, measure: studio.settings.measure }).map(adviceReport),
+  };
+}

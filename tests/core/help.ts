@@ -1,0 +1,54 @@
+import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
+import {
+  emptyStudio,
+  openStudio,
+  startingMethod,
+  startingPiece,
+  startingResin,
+  type BoardAnswers,
+  type Piece,
+  type Studio,
+} from '#core/document';
+import { planPiece, type Means, type PiecePlan } from '#core/plan';
+
+/** Equal to within a tolerance, by default the last digit of the reference value as it is written. */
+export function near(actual: number, expected: number, within?: number): void {
+  const digits = String(expected).split('.')[1]?.length ?? 0;
+  const tolerance = within ?? 0.5000001 * 10 ** -digits;
+  assert.ok(Math.abs(actual - expected) <= tolerance, `${actual} is not ${expected} to within ${tolerance}`);
+}
+
+export const resin = startingResin;
+export const method = startingMethod;
+export const empty: Studio = emptyStudio();
+export const means: Means = { resins: empty.resins, colourants: empty.colourants, method, roomC: 23 };
+
+const panel: BoardAnswers = {
+  name: 'Test panel',
+  count: 1,
+  use: 'wall',
+  shape: { kind: 'rectangle', width: 400, height: 300 },
+  thickness: 18,
+  surface: { material: 'raw wood', primer: 'gesso', primerCoats: 3 },
+  edge: 'run over',
+  resinId: resin.id,
+};
+
+/** A 400 × 300 mm panel as the interface would make it, with some answers or fields changed. */
+export const piece = (change: Partial<Piece> = {}, answers: Partial<BoardAnswers> = {}): Piece => ({
+  ...startingPiece('test', { ...panel, ...answers }, empty),
+  ...change,
+});
+
+export const plan = (p: Piece = piece(), change: Partial<Means> = {}): PiecePlan => planPiece(p, { ...means, ...change });
+
+export const sampleText = readFileSync(new URL('../../src/demo/studio.json', import.meta.url), 'utf8');
+
+export function sample(): Studio {
+  const opened = openStudio(sampleText);
+  if (!opened.ok) throw new Error(JSON.stringify(opened.problems[0]));
+  return opened.studio;
+}
+
+export const sum = (values: number[]): number => values.reduce((a, b) => a + b, 0);

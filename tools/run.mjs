@@ -1,0 +1,127 @@
+#!/usr/bin/env node
+/**
+ * The README's commands. Plain Node, so that it runs before anything is installed: it installs what is missing from
+ * the lockfile, makes what is generated, and ends with one plain line.
+ */
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import path from 'node:path';
+
+const root = path.resolve(import.meta.dirname ?? path.dirname(new URL(import.meta.url).pathname), '..');
+process.chdir(root);
+const [command, ...args] = process.argv.slice(2);
+
+/** Runs a command and shows what it prints; to stderr where stdout is for JSON. */
+function run(name, what, ...rest) {
+  const quiet = command === 'plan' || command === 'bench';
+  const { status, error } = spawnSync(what, rest, { stdio: ['inherit', quiet ? process.stderr : 'inherit', 'inherit'], shell: process.platform === 'win32' });
+  if (status !== 0 || error) stop(`Stopped: ${name} failed${error ? ` (${error.message})` : ''}.`);
+}
+
+function stop(line) {
+  console.error(line);
+  process.exit(1);
+}
+
+const node = (name, ...rest) => run(name, process.execPath, ...rest);
+const script = (name) => run(name, 'npm', 'run', '--silent', name);
+
+const hash = createHash('sha256');
+function digest(...paths) {
+  const sum = hash.copy();
+  const add = (p) => {
+    if (!existsSync(p) || /generated/.test(p)) return;
+    if (statSync(p).isDirectory()) for (const name of readdirSync(p).sort()) add(path.join(p, name));
+    else sum.update(p).update(readFileSync(p));
+  };
+  paths.forEach(add);
+  return sum.digest('hex');
+}
+
+const stamped = (file, stamp) => existsSync(file) && readFileSync(file, 'utf8') === stamp;
+
+/** Installs from the lockfile unless what stands in node_modules came from this one. */
+function install() {
+  const stamp = digest('package-lock.json');
+  if (stamped('node_modules/.nerite-lock', stamp)) return;
+  run('the install', 'npm', 'ci', '--no-audit', '--no-fund');
+  writeFileSync('node_modules/.nerite-lock', stamp);
+}
+
+function build() {
+  const stamp = digest('src', 'static', 'docs/format', 'package-lock.json', 'vite.config.ts', 'svelte.config.js');
+  if (stamped('build/.nerite-sources', stamp)) return;
+  run('the build', 'npx', 'vite', 'build', '--logLevel', 'warn');
+  writeFileSync('build/.nerite-sources', stamp);
+}
+
+/** Where the browser for the tests is: CHROMIUM_PATH, or one on the path, or installed by apt-get where that may be done. */
+function browser() {
+  const given = process.env.CHROMIUM_PATH;
+  if (given) return existsSync(given) ? given : stop(`CHROMIUM_PATH is ${given}, and nothing is there.`);
+  const find = () => ['chromium', 'chromium-browser', 'google-chrome'].map((name) => spawnSync('which', [name], { encoding: 'utf8' }).stdout.trim()).find(Boolean);
+  const found = find();
+  if (found) return found;
+  if (process.getuid?.() === 0 && spawnSync('which', ['apt-get']).status === 0) {
+    spawnSync('apt-get', ['update', '-qq'], { stdio: 'inherit' });
+    run('the install of Chromium', 'apt-get', 'install', '-y', '-qq', '--no-install-recommends', 'chromium');
+    const installed = find();
+    if (installed) return installed;
+  }
+  return stop('The browser tests need Chromium: install the package “chromium”, or give its path in CHROMIUM_PATH.');
+}
+
+/** The first free port from the wanted one on. */
+async function freePort(wanted) {
+  for (let port = wanted; port < wanted + 20; port++) {
+    const free = await new Promise((resolve) => {
+      const probe = createServer().once('error', () => resolve(false)).listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
+    });
+    if (free) return port;
+  }
+  return stop(`No free port from ${wanted} on. Give one in PORT.`);
+}
+
+const major = Number(process.versions.node.split('.')[0]);
+if (major < 20) stop(`Nerite needs Node 20.20 or later; this is ${process.versions.node}.`);
+
+switch (command) {
+  case 'demo': {
+    install();
+    script('generate');
+    build();
+    process.env.PORT = String(await freePort(Number(process.env.PORT ?? 4173)));
+    process.env.NERITE_SAMPLE = '1';
+    node('the server', '--import', 'tsx', 'tools/serve.ts');
+    break;
+  }
+  case 'test': {
+    install();
+    process.env.CHROMIUM_PATH = browser();
+    for (const name of ['generate', 'check', 'lint', 'test:core']) script(name);
+    build();
+    script('test:browser');
+    console.log('All tests passed.');
+    break;
+  }
+  case 'bench': {
+    install();
+    process.env.CHROMIUM_PATH = browser();
+    script('generate');
+    build();
+    const { status } = spawnSync(process.execPath, ['--import', 'tsx', 'tools/bench.ts'], { stdio: 'inherit' });
+    process.exit(status ?? 1);
+    break;
+  }
+  case 'plan': {
+    install();
+    script('generate');
+    const { status } = spawnSync(process.execPath, ['--import', 'tsx', 'tools/plan.ts', ...args], { stdio: 'inherit' });
+    process.exit(status ?? 1);
+    break;
+  }
+  default:
+    stop('Give one of: demo, test, bench, plan.');
+}
