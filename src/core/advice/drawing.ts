@@ -4,11 +4,13 @@ import type { Finding, Rule } from './finding';
 /** White planned for a minute outside its window. */
 export const whiteOffWindow: Rule = ({ plan }) =>
   plan.pours.flatMap(({ steps, batches }, pour) =>
-    steps.flatMap((step): Finding[] => {
+    steps.flatMap((step, i): Finding[] => {
       if (step.kind !== 'white') return [];
       const { white, stirred } = batches[step.batch]!.windows;
       const at = step.at - step.mixedAt;
       const where = { pour, coatId: step.wave.id };
+      // when the coats before it in this batch leave the hands free
+      const free = (steps[i - 1]?.at ?? 0) - step.mixedAt;
       if (white.until <= white.from)
         return [
           {
@@ -42,7 +44,7 @@ export const whiteOffWindow: Rule = ({ plan }) =>
             says,
             why: 'By then it is too stiff to open under heat.',
             fix:
-              step.wave.layAt > white.until
+              free <= white.until
                 ? `Plan it by ${plain(Math.floor(white.until), 0)} min.`
                 : 'The coats before it take too long: put them in a pour of their own, or lay fewer cups.',
           },

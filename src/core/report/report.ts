@@ -19,7 +19,12 @@ function cupReport(cup: Cup) {
     aG: r(cup.parts.aG),
     bG: r(cup.parts.bG),
     sandG: r(cup.sandG),
-    colourants: cup.doses.map((d) => ({ name: d.name, grams: r(d.grams), ...(d.count !== undefined && { drops: d.count }), ...(d.letDown && { letDown: `1 : ${d.letDown}` }) })),
+    colourants: cup.doses.map((d) => ({
+      name: d.name,
+      grams: r(d.grams),
+      ...(d.count !== undefined && { drops: d.count }),
+      ...(d.letDown && { letDown: `1 : ${d.letDown}` }),
+    })),
     loadPercent: r(cup.load * 100),
     limitPercent: r(cup.limit * 100),
     ...(cup.colour && { colour: cup.colour }),
@@ -53,7 +58,14 @@ function batchReport(batch: Batch) {
 
 function pourReport(pour: PourPlan) {
   return {
-    coats: pour.coats.map((c) => ({ number: c.number, coat: c.name, filmMm: r(c.film), coverageMlPer100Cm2: r(coverage(c.film)), areaCm2: r(c.area / 100), ml: r(c.ml) })),
+    coats: pour.coats.map((c) => ({
+      number: c.number,
+      coat: c.name,
+      filmMm: r(c.film),
+      coverageMlPer100Cm2: r(coverage(c.film)),
+      areaCm2: r(c.area / 100),
+      ml: r(c.ml),
+    })),
     batches: pour.batches.map(batchReport),
     stepsMin: pour.steps.map((s) => ({ step: s.key, at: r(s.at) })),
   };
@@ -64,10 +76,12 @@ function areasReport({ cut, piece }: PiecePlan) {
   const tints = sea?.kind === 'sea' ? sea.tints : [];
   return {
     beachCm2: r(cut.beach.area / 100),
-    seaCm2: Object.fromEntries(tints.flatMap((tint, i) => {
-      const region = regionOfTint(cut, i);
-      return region ? [[tint.name, r(region.area / 100)]] : [];
-    })),
+    seaCm2: Object.fromEntries(
+      tints.flatMap((tint, i) => {
+        const region = regionOfTint(cut, i);
+        return region ? [[tint.name, r(region.area / 100)]] : [];
+      }),
+    ),
     shorelineM: r(cut.shoreLength / 1000),
   };
 }
@@ -91,7 +105,12 @@ export function pieceReport(piece: Piece, studio: Studio, now: number, offset: n
     regions: areasReport(plan),
     roomC: room.dayC,
     pours: plan.pours.map(pourReport),
-    calendar: standing.stretches.map((s) => ({ doing: s.doing, from: new Date(s.from).toISOString(), until: new Date(s.until).toISOString(), planned: s.planned })),
+    calendar: standing.stretches.map((s) => ({
+      doing: s.doing,
+      from: new Date(s.from).toISOString(),
+      until: new Date(s.until).toISOString(),
+      planned: s.planned,
+    })),
     advice: advise({ plan, measure: studio.settings.measure }).map(adviceReport),
   };
 }

@@ -44,7 +44,9 @@
   }
 </script>
 
-<button type="button" class="button {again ? '' : 'button-main'}" disabled={!pour.batches.length} onclick={ask}>{again ? 'Pour it again' : 'Start the pour'}</button>
+<button type="button" class="button {again ? '' : 'button-main'}" disabled={!pour.batches.length} onclick={ask}
+  >{again ? 'Pour it again' : 'Start the pour'}</button
+>
 <Dialog.Root bind:open>
   <Dialog.Portal>
     <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />

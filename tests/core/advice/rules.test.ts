@@ -1,0 +1,161 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import {
+  advise,
+  batchOutlasts,
+  cautionFor,
+  cupTooBig,
+  drawingAstray,
+  equalGrams,
+  filmOverEdge,
+  foodWithoutClearTop,
+  loadOverLimit,
+  rawWoodUnprimed,
+  whiteOffWindow,
+  type Finding,
+  type Rule,
+} from '#core/advice';
+import { withCoat, withFilm, withLoad, withShape, withoutCoat, type Coat, type Piece, type WaveCoat } from '#core/document';
+import type { Means } from '#core/plan';
+import { piece, plan, resin } from '../help';
+
+const ask = (rule: Rule, p: Piece = piece(), change: Partial<Means> = {}, measure: 'scale' | 'marked cups' = 'scale'): Finding[] =>
+  rule({ plan: plan(p, change), measure });
+const codes = (found: Finding[]): string[] => found.map((f) => `${f.severity} ${f.code}`);
+const quiet = (found: Finding[]): void => assert.deepEqual(codes(found), []);
+
+const panel = piece();
+const [sandId, , waveId, topId] = panel.coats.map((c) => c.id) as [string, string, string, string];
+const waveAt = (layAt: number): Piece => withCoat(panel, waveId, (c) => ({ ...(c as WaveCoat), layAt }));
+
+test('equal grams: named with its size for a by-volume resin on a scale', () => {
+  const [found] = ask(equalGrams);
+  assert.equal(found!.code, 'equal-grams');
+  assert.match(found!.why, /1 : 1 by volume; equal grams would put in 17\.3 % too much hardener/);
+  const twoToOne = { ...resin, ratio: { a: 2, b: 1, by: 'volume' as const } };
+  assert.match(ask(equalGrams, panel, { resins: [twoToOne] })[0]!.why, /2 : 1 in grams would/);
+});
+test('equal grams: nothing to say with marked cups, by weight, or where the densities agree', () => {
+  quiet(ask(equalGrams, panel, {}, 'marked cups'));
+  quiet(ask(equalGrams, panel, { resins: [{ ...resin, ratio: { a: 100, b: 83, by: 'weight' } }] }));
+  quiet(ask(equalGrams, panel, { resins: [{ ...resin, densityB: resin.densityA }] }));
+});
+
+test('load over limit: stops, and says which cup and by how much', () => {
+  const heavy = withLoad(panel, waveId, 0, { colourantId: 'white-paste', load: 0.08 });
+  const [found] = ask(loadOverLimit, heavy);
+  assert.deepEqual([found!.severity, found!.where.coatId], ['stop', waveId]);
+  assert.match(found!.says, /White holds 8 % colourant; Coating resin takes 6 %/);
+});
+test('load at the limit is within it', () => quiet(ask(loadOverLimit)));
+
+test('cup too big: a mixing cup that runs away before it is emptied stops', () => {
+  const lid = withShape(panel, { kind: 'rectangle', width: 2000, height: 1500 });
+  const found = ask(cupTooBig, lid, { resins: [{ ...resin, gelMin: 90 }], roomC: 28 });
+  assert.ok(codes(found).includes('stop cup-too-big'));
+  assert.match(found[0]!.says, /begins to run away after \d+ min; your plan empties it at \d+ min/);
+});
+test('cup too big: one that is only past working is a warning', () => {
+  const lone = withFilm({ ...panel, coats: [{ ...panel.coats[3]!, samePour: false }] }, topId, 3);
+  const found = ask(cupTooBig, lone, { resins: [{ ...resin, workingMin: 5, gelMin: 240 }] });
+  assert.deepEqual(codes(found), ['warn cup-too-big']);
+});
+test('cup too big: a coaster’s cup is not, and a panel’s is only noted', () => {
+  quiet(ask(cupTooBig, withShape(panel, { kind: 'round', diameter: 60 })));
+  const noted = ask(cupTooBig);
+  assert.ok(noted.length && noted.every((f) => f.severity === 'note' && f.code === 'cup-left-standing'));
+});
+
+test('batch outlasts the working time: a wave planned past it', () => {
+  const [found] = ask(batchOutlasts, waveAt(60));
+  assert.equal(found!.severity, 'stop');
+  assert.match(found!.says, /takes 64 min of work; Coating resin can be worked for 45 min/);
+});
+test('a batch that ends inside its working time is quiet, and a warm room shortens that', () => {
+  quiet(ask(batchOutlasts));
+  assert.deepEqual(codes(ask(batchOutlasts, panel, { roomC: 36 })), ['stop batch-outlasts']);
+});
+
+test('film over the edge: warned from 0.8 of what it holds, stopped at it', () => {
+  const with_ = (film: number): Piece => withFilm(panel, topId, film);
+  assert.deepEqual(codes(ask(filmOverEdge, with_(3.2))), ['warn film-over-edge']);
+  assert.deepEqual(codes(ask(filmOverEdge, with_(3.9))), ['stop film-over-edge']);
+});
+test('film over the edge: a thin film, a dam, or a wall that is high enough', () => {
+  quiet(ask(filmOverEdge));
+  quiet(ask(filmOverEdge, { ...withFilm(panel, topId, 6), edge: 'dammed' }));
+  quiet(ask(filmOverEdge, { ...withFilm(panel, topId, 6), edge: 'wall', wallHeight: 12 }));
+  assert.deepEqual(codes(ask(filmOverEdge, { ...withFilm(panel, topId, 6), edge: 'wall', wallHeight: 5 })), ['stop film-over-edge']);
+});
+
+test('raw wood without primer warns; primed wood, slate and a bare table do not', () => {
+  assert.deepEqual(codes(ask(rawWoodUnprimed, { ...panel, surface: { material: 'raw wood', primer: 'none', primerCoats: 0 } })), [
+    'warn raw-wood-unprimed',
+  ]);
+  assert.match(ask(rawWoodUnprimed, { ...panel, surface: { material: 'mdf', primer: 'scuff only', primerCoats: 0 } })[0]!.says, /MDF/);
+  quiet(ask(rawWoodUnprimed));
+  quiet(ask(rawWoodUnprimed, { ...panel, surface: { material: 'slate', primer: 'none', primerCoats: 0 } }));
+});
+
+test('food without a clear top stops; with one, or on the wall, it does not', () => {
+  const bare = withoutCoat(panel, topId);
+  assert.deepEqual(codes(ask(foodWithoutClearTop, { ...bare, use: 'food' })), ['stop food-without-clear-top']);
+  quiet(ask(foodWithoutClearTop, { ...panel, use: 'food' }));
+  quiet(ask(foodWithoutClearTop, bare));
+});
+
+test('white before its window, after it, and with none at all', () => {
+  const early: Piece = { ...waveAt(3), coats: [waveAt(3).coats[2]!].map((c) => ({ ...c, samePour: false }) as Coat) };
+  assert.match(ask(whiteOffWindow, early)[0]!.why, /blurs to a pale wash/);
+  assert.match(ask(whiteOffWindow, waveAt(44))[0]!.fix, /Plan it by \d+ min/);
+  assert.match(
+    ask(whiteOffWindow, panel, { resins: [{ ...resin, workingMin: 22, gelMin: 120 }] })[0]!.fix,
+    /coats before it take too long/,
+  );
+  assert.match(ask(whiteOffWindow, panel, { resins: [{ ...resin, workingMin: 3, gelMin: 20 }] })[0]!.says, /no window for white/);
+});
+test('white in its window is quiet', () => quiet(ask(whiteOffWindow)));
+
+test('edges that cross and coats that cover nothing are said; a sound drawing is not', () => {
+  quiet(ask(drawingAstray));
+  const { sea } = panel;
+  const crossed = { ...panel, sea: { ...sea, edges: [...sea.edges].reverse() } };
+  assert.ok(codes(ask(drawingAstray, crossed)).includes('warn edges-crossed'));
+  const drowned = { ...panel, sea: { ...sea, shoreline: sea.shoreline.map((p) => ({ ...p, y: 300 })) } };
+  const found = ask(drawingAstray, drowned);
+  assert.deepEqual(
+    found.map((f) => [f.code, f.where.coatId]),
+    [['nothing-to-cover', sandId]],
+  );
+});
+
+test('advice puts the most severe first', () => {
+  const bad = {
+    ...withLoad(withoutCoat(panel, topId), waveId, 0, { colourantId: 'white-paste', load: 0.08 }),
+    use: 'food' as const,
+    surface: { material: 'raw wood' as const, primer: 'none' as const, primerCoats: 0 },
+  };
+  const severities = advise({ plan: plan(bad), measure: 'scale' }).map((f) => f.severity);
+  assert.deepEqual(
+    severities,
+    [...severities].sort((a, b) => ['stop', 'warn', 'note'].indexOf(a) - ['stop', 'warn', 'note'].indexOf(b)),
+  );
+  assert.ok(severities.filter((s) => s === 'stop').length >= 2);
+});
+
+test('cautions stand at the step where they matter, once', () => {
+  const { steps } = plan().pours[0]!;
+  const said = steps.map((s) => cautionFor(s, s.batch === 0, { piece: panel }));
+  assert.match(said[0]!, /Nitrile gloves.*safety sheet/);
+  assert.equal(said.filter((s) => s?.includes('nozzle')).length, 1);
+  assert.match(said.at(-1)!, /children/);
+  assert.match(cautionFor(steps.at(-1)!, true, { piece: { ...panel, use: 'food' } })!, /hand wash/);
+  assert.equal(
+    cautionFor(
+      steps.find((s) => s.kind === 'pour')!,
+      true,
+      { piece: panel },
+    ),
+    undefined,
+  );
+});

@@ -1,0 +1,56 @@
+import assert from 'node:assert/strict';
+import { execFileSync, spawnSync } from 'node:child_process';
+import { test } from 'node:test';
+import { planPiece } from '#core/plan';
+import { pieceReport } from '#core/report';
+import { near, sample } from '../help';
+
+const now = Date.parse('2026-11-25T13:36:00Z');
+const root = new URL('../../..', import.meta.url).pathname;
+const plan = (...args: string[]) =>
+  spawnSync(process.execPath, ['--import', 'tsx', 'tools/plan.ts', ...args], { cwd: root, encoding: 'utf8' });
+
+test('the report of a piece is its plan, rounded', () => {
+  const studio = sample();
+  const cove = studio.pieces.find((p) => p.name === 'Kelp Cove I')!;
+  const report = pieceReport(cove, studio, now, 0);
+  const planned = planPiece(cove, { resins: studio.resins, colourants: studio.colourants, method: studio.method, roomC: 21.4 });
+  assert.equal(report.areaCm2, 1200);
+  near(report.regions.beachCm2, planned.cut.beach.area / 100, 0.001);
+  near(report.pours[0]!.batches[0]!.aG, planned.pours[0]!.batches[0]!.parts.aG, 0.001);
+  near(report.pours[0]!.batches[0]!.windowsMin.white[0]!, planned.pours[0]!.batches[0]!.windows.white.from, 0.001);
+  assert.ok(report.advice.some((f) => f.code === 'equal-grams' && f.pour === 1));
+  assert.ok(report.calendar.every((s) => s.planned));
+});
+
+test('the command prints the studio as JSON, and one piece when asked', () => {
+  const all = JSON.parse(
+    execFileSync(process.execPath, ['--import', 'tsx', 'tools/plan.ts', 'src/demo/studio.json'], {
+      cwd: root,
+      encoding: 'utf8',
+      maxBuffer: 1 << 24,
+    }),
+  );
+  assert.equal(all.pieces.length, sample().pieces.length);
+  const one = JSON.parse(plan('src/demo/studio.json', '--piece', 'Ferry tray', '--now', '2026-11-25T13:36:00Z').stdout);
+  assert.deepEqual(
+    one.pieces.map((p: { piece: string }) => p.piece),
+    ['Ferry tray'],
+  );
+  assert.equal(one.pieces[0].calendar[1].doing, 'tacky');
+});
+
+test('a file that cannot be read, is no studio, or has no such piece is said in a sentence', () => {
+  for (const [args, says] of [
+    [['nothing.json'], /nothing\.json cannot be read/],
+    [['package.json'], /package\.json is not a studio Nerite can open\.\nAt \/format/],
+    [['src/demo/studio.json', '--piece', 'Raft'], /No piece is called “Raft”\. There are: Ferry tray/],
+    [['src/demo/studio.json', '--now', 'noon'], /“noon” is not a moment/],
+    [[], /Give a studio file/],
+  ] as const) {
+    const { status, stderr, stdout } = plan(...args);
+    assert.equal(status, 1);
+    assert.equal(stdout, '');
+    assert.match(stderr, says);
+  }
+});
