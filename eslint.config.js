@@ -24,7 +24,10 @@ export default ts.config(
   ...svelte.configs.recommended,
   {
     rules: {
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_', ignoreRestSiblings: true }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_', destructuredArrayIgnorePattern: '^_', ignoreRestSiblings: true },
+      ],
       '@typescript-eslint/no-non-null-assertion': 'off',
     },
   },
@@ -42,24 +45,55 @@ export default ts.config(
     files: ['src/core/**/*.ts', 'src/lib/**/*.ts'],
     ignores: ['**/*.svelte.ts'],
     languageOptions: typed,
-    rules: { '@typescript-eslint/no-floating-promises': 'error', '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }] },
+    rules: {
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
+    },
   },
   {
     files: ['src/core/**/*.ts'],
     rules: {
-      'no-restricted-properties': ['error', { object: 'Date', property: 'now', message: 'The core has no clock; pass the moment in.' }, { object: 'Math', property: 'random', message: 'The core has no chance; pass it in.' }],
-      'no-restricted-syntax': ['error', { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'The core has no clock; pass the moment in.' }],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'The core has no clock; pass the moment in.' },
+        { object: 'Math', property: 'random', message: 'The core has no chance; pass it in.' },
+      ],
+      'no-restricted-syntax': [
+        'error',
+        { selector: "NewExpression[callee.name='Date'][arguments.length=0]", message: 'The core has no clock; pass the moment in.' },
+      ],
       'no-restricted-globals': ['error', 'window', 'document', 'navigator', 'localStorage', 'fetch', 'process'],
     },
   },
   ...coreEntries,
   {
     files: ['src/lib/store/**/*.ts'],
-    rules: { 'no-restricted-imports': ['error', { patterns: [{ regex: String.raw`^(\$lib/(ui|work)|\$app|.*routes)`, message: 'The store knows the core and nothing above itself.' }] }] },
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            { regex: String.raw`^(\$lib/(ui|work)|\$app|.*routes)`, message: 'The store knows the core and nothing above itself.' },
+          ],
+        },
+      ],
+    },
   },
   {
     files: ['src/lib/ui/**/*.{ts,svelte}'],
-    rules: { 'no-restricted-imports': ['error', { patterns: [{ regex: String.raw`^dexie|\$lib/store/db$|routes/`, message: 'Only the store touches the database; parts do not know screens.' }] }] },
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            {
+              regex: String.raw`^dexie|\$lib/store/db$|routes/`,
+              message: 'Only the store touches the database; parts do not know screens.',
+            },
+          ],
+        },
+      ],
+    },
   },
   {
     files: ['src/routes/**/*.{ts,svelte}'],

@@ -24,6 +24,7 @@ const opened = openStudio(text);
 if (!opened.ok) stop([`${path} is not a studio Nerite can open.`, ...opened.problems.map(writeProblem)].join('\n'));
 const { studio } = opened;
 const pieces = studio.pieces.filter((p) => !values.piece || p.name === values.piece || p.id === values.piece);
-if (values.piece && !pieces.length) stop(`No piece is called “${values.piece}”. There are: ${studio.pieces.map((p) => p.name).join(', ')}.`);
+if (values.piece && !pieces.length)
+  stop(`No piece is called “${values.piece}”. There are: ${studio.pieces.map((p) => p.name).join(', ')}.`);
 const offset = -new Date(now).getTimezoneOffset();
 console.log(JSON.stringify({ pieces: pieces.map((piece) => pieceReport(piece, studio, now, offset)) }, null, 2));

@@ -16,7 +16,10 @@ const [command, ...args] = process.argv.slice(2);
 /** Runs a command and shows what it prints; to stderr where stdout is for JSON. */
 function run(name, what, ...rest) {
   const quiet = command === 'plan' || command === 'bench';
-  const { status, error } = spawnSync(what, rest, { stdio: ['inherit', quiet ? process.stderr : 'inherit', 'inherit'], shell: process.platform === 'win32' });
+  const { status, error } = spawnSync(what, rest, {
+    stdio: ['inherit', quiet ? process.stderr : 'inherit', 'inherit'],
+    shell: process.platform === 'win32',
+  });
   if (status !== 0 || error) stop(`Stopped: ${name} failed${error ? ` (${error.message})` : ''}.`);
 }
 
@@ -61,7 +64,10 @@ function build() {
 function browser() {
   const given = process.env.CHROMIUM_PATH;
   if (given) return existsSync(given) ? given : stop(`CHROMIUM_PATH is ${given}, and nothing is there.`);
-  const find = () => ['chromium', 'chromium-browser', 'google-chrome'].map((name) => spawnSync('which', [name], { encoding: 'utf8' }).stdout.trim()).find(Boolean);
+  const find = () =>
+    ['chromium', 'chromium-browser', 'google-chrome']
+      .map((name) => spawnSync('which', [name], { encoding: 'utf8' }).stdout.trim())
+      .find(Boolean);
   const found = find();
   if (found) return found;
   if (process.getuid?.() === 0 && spawnSync('which', ['apt-get']).status === 0) {
@@ -77,7 +83,9 @@ function browser() {
 async function freePort(wanted) {
   for (let port = wanted; port < wanted + 20; port++) {
     const free = await new Promise((resolve) => {
-      const probe = createServer().once('error', () => resolve(false)).listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
+      const probe = createServer()
+        .once('error', () => resolve(false))
+        .listen(port, '127.0.0.1', () => probe.close(() => resolve(true)));
     });
     if (free) return port;
   }

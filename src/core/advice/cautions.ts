@@ -6,7 +6,7 @@ const MIX =
 const MASS = 'Never leave a full cup standing: it heats itself, and can smoke and boil. A hot cup goes outside onto stone.';
 const HEAT =
   'Flammable wipes, neat inks and films away first. The nozzle stays hot; keep the lead out of the resin. Heat held still scorches, and the fumes of scorched resin are harmful.';
-const COVER = 'Away from children, pregnant people and pets until it is cured. Cover it, level, hands off.';
+const COVER = 'Keep it away from children, pregnant people and pets until it is cured.';
 const FOOD = 'Pigment and additives void a maker’s food statement: hand wash, no cutting, no raw food, and only after full cure.';
 
 /** The caution that belongs to a step, if one does. */

@@ -47,12 +47,11 @@ export const loadOverLimit: Rule = ({ plan }) =>
     ),
   );
 
-/** When the plan empties a standing cup: its own step, or for the mixing cup the end of colouring. */
-function emptiedAt(standing: Standing, batch: Batch, steps: Step[], method: Method): number {
-  const own = steps.find(
-    (s) => (s.kind === 'pour' && s.cup.key === standing.key) || (s.kind === 'white' && s.cups.some((c) => c.key === standing.key)),
-  );
-  return own ? own.at - own.mixedAt : batch.resin.stirMin + method.colourMinPerCup * batch.cups.length;
+/** When the plan empties a standing cup: its own step, or for a mixing cup that fills others the end of colouring. */
+function emptiedAt({ key }: Standing, { resin, cups }: Batch, steps: Step[], method: Method): number {
+  const own = key ?? (cups.length === 1 ? cups[0]!.key : undefined);
+  const step = steps.find((s) => (s.kind === 'pour' && s.cup.key === own) || (s.kind === 'white' && s.cups.some((c) => c.key === own)));
+  return step ? step.at - step.mixedAt : resin.stirMin + method.colourMinPerCup * cups.length;
 }
 
 function standingFinding(standing: Standing, emptied: number, pour: number): Finding[] {

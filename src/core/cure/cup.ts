@@ -1,4 +1,4 @@
-import { rate } from './rate';
+import { kelvin, R } from './rate';
 
 /** Heat of cure of a resin standing in a cup. Kamal and Sourour 1973, second order, with the gel point of Flory and Stockmayer. */
 const B = 0.5;
@@ -50,27 +50,44 @@ export const COURSE_STEP = 0.5;
  * @param surface cooling surface, m²
  * @param roomC   air and bottles, °C
  * @param gelAge  equivalent minutes to gel, at refC
+ * @param untilAge where only the way to an age is wanted, the age at which the reckoning may end; the peak is then the
+ *                 warmest so far
  */
-export function cupCourse(grams: number, surface: number, roomC: number, gelAge: number, refC: number, ea: number): CupCourse {
+export function cupCourse(
+  grams: number,
+  surface: number,
+  roomC: number,
+  gelAge: number,
+  refC: number,
+  ea: number,
+  untilAge = Infinity,
+): CupCourse {
+  // the Arrhenius rate of rate.ts with what does not change taken out of the loop
+  const steep = (ea * 1000) / R;
+  const rest = 1 / kelvin(refC);
+  const rate = (celsius: number): number => Math.exp(-steep * (1 / (celsius + 273.15) - rest));
   const k = cureConstant(gelAge);
   const loss = (60 * LOSS * surface) / (grams * CAPACITY);
   const heat = HEAT / CAPACITY;
   const curing = (alpha: number, speed: number): number => k * (B + alpha) * (1 - alpha) ** 2 * speed;
   const course: CupCourse = { celsius: [roomC], age: [0], gelMin: Infinity, runawayMin: Infinity, peakC: roomC, peakMin: 0 };
 
-  let [alpha, temp, age, lastSlope] = [0, roomC, 0, 0];
+  let alpha = 0;
+  let temp = roomC;
+  let age = 0;
+  let lastSlope = 0;
   const recordEvery = Math.round(COURSE_STEP / STEP);
   for (let n = 1; n <= LONGEST; n++) {
-    const r1 = rate(temp, refC, ea);
+    const r1 = rate(temp);
     const a1 = curing(alpha, r1);
     const t1 = heat * a1 - loss * (temp - roomC);
-    const r2 = rate(temp + (STEP / 2) * t1, refC, ea);
+    const r2 = rate(temp + (STEP / 2) * t1);
     const a2 = curing(alpha + (STEP / 2) * a1, r2);
     const t2 = heat * a2 - loss * (temp + (STEP / 2) * t1 - roomC);
-    const r3 = rate(temp + (STEP / 2) * t2, refC, ea);
+    const r3 = rate(temp + (STEP / 2) * t2);
     const a3 = curing(alpha + (STEP / 2) * a2, r3);
     const t3 = heat * a3 - loss * (temp + (STEP / 2) * t2 - roomC);
-    const r4 = rate(temp + STEP * t3, refC, ea);
+    const r4 = rate(temp + STEP * t3);
     const a4 = curing(alpha + STEP * a3, r4);
     const t4 = heat * a4 - loss * (temp + STEP * t3 - roomC);
 
@@ -82,12 +99,15 @@ export function cupCourse(grams: number, surface: number, roomC: number, gelAge:
     alpha = nextAlpha;
     temp += (STEP / 6) * (t1 + 2 * t2 + 2 * t3 + t4);
     age += (STEP / 6) * (r1 + 2 * r2 + 2 * r3 + r4);
-    if (temp > course.peakC) [course.peakC, course.peakMin] = [temp, n * STEP];
+    if (temp > course.peakC) {
+      course.peakC = temp;
+      course.peakMin = n * STEP;
+    }
     if (n % recordEvery === 0) {
       course.celsius.push(temp);
       course.age.push(age);
     }
-    if (alpha >= GEL && temp < course.peakC - 0.5) break;
+    if (age >= untilAge || (alpha >= GEL && temp < course.peakC - 0.5)) break;
   }
   return course;
 }

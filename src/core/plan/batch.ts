@@ -1,4 +1,4 @@
-import type { Colourant, Method, Resin } from '#core/document';
+import type { Colourant, Method, Part, Resin } from '#core/document';
 import { cupAge, cupCourse, cupMinuteOfAge, cupSurface, thickenedBy, viscosity, windowsOf, type CupCourse, type Windows } from '#core/cure';
 import { cupContent, volumeWeighedError, mixedDensity, split, type Split } from '#core/mix';
 import { solidsShare } from '#core/tint';
@@ -28,7 +28,7 @@ export interface Standing {
   course: CupCourse;
   /** Minute at which it would reach its working age in the cup. */
   workingMin: number;
-  /** The cup it is, so that its own step can be found; undefined for the mixing cup, which is emptied once all are filled. */
+  /** Which filled cup it is; undefined for the cup everything was mixed in, which is emptied once all others are filled. */
   key?: string;
 }
 
@@ -44,16 +44,34 @@ export interface Bench {
   roomC: number;
 }
 
-/** The white of a batch, if it has one: the cup whose thickness times the wave. */
-function whiteOf(
-  cups: Cup[],
-  coats: CoatPlan[],
-): { cup: Cup; share: (resinDensity: number, colourants: Colourant[]) => number } | undefined {
+/** The white of a batch, if it has one: the cup whose thickness times the wave, and what is in it. */
+function whiteOf(cups: Cup[], coats: CoatPlan[]): { cup: Cup; recipe: Part[] } | undefined {
   for (const { coat, cups: own } of coats) {
-    const cup = coat.kind === 'wave' && own.find((c) => c.key.endsWith('/white') && cups.includes(c));
-    if (cup && coat.kind === 'wave') return { cup, share: (density, colourants) => solidsShare(coat.white.recipe, colourants, density) };
+    if (coat.kind !== 'wave') continue;
+    const cup = own.find((c) => c.key.endsWith('/white') && cups.includes(c));
+    if (cup) return { cup, recipe: coat.white.recipe };
   }
   return undefined;
+}
+
+const courses = new Map<string, CupCourse>();
+const COURSES_KEPT = 400;
+
+/**
+ * The course of a cup, reckoned to the millilitre from 20 ml on and to a tenth below, and kept: a dragged shoreline
+ * asks for the same few cups again and again. Half a millilitre moves the peak by less than
+ * half a degree.
+ */
+function courseOf(ml: number, density: number, resin: Resin, { roomC, method }: Bench, untilAge?: number): CupCourse {
+  const volume = Math.max(0.1, ml >= 20 ? Math.round(ml) : Math.round(ml * 10) / 10);
+  const key = [volume, density, roomC, resin.gelMin, resin.refC, method.activationEa, untilAge].join(' ');
+  let course = courses.get(key);
+  if (!course) {
+    if (courses.size >= COURSES_KEPT) courses.clear();
+    course = cupCourse(volume * density, cupSurface(volume), roomC, resin.gelMin, resin.refC, method.activationEa, untilAge);
+    courses.set(key, course);
+  }
+  return course;
 }
 
 export function planBatch(resin: Resin, coats: CoatPlan[], bench: Bench): Batch {
@@ -65,15 +83,15 @@ export function planBatch(resin: Resin, coats: CoatPlan[], bench: Bench): Batch 
   const density = mixedDensity(resin);
   const parts = split(ml, resin);
 
-  const standingCup = (volume: number): CupCourse =>
-    cupCourse(volume * density, cupSurface(volume), roomC, resin.gelMin, resin.refC, method.activationEa);
+  const course = (volume: number, untilAge?: number): CupCourse => courseOf(volume, density, resin, bench, untilAge);
   const white = whiteOf(cups, coats);
   // without a white the window is that of a 10 ml cup of clear, so the clock can still be read
-  const whiteCourse = standingCup(white ? white.cup.ml : 10);
-  const multiplier = white ? method.whitePaste * thickenedBy(white.share(density, colourants)) : 1;
+  const whiteCourse = course(white ? white.cup.ml : 10, resin.workingMin);
+  const multiplier = white ? method.whitePaste * thickenedBy(solidsShare(white.recipe, colourants, density)) : 1;
   const stand = (name: string, volume: number, key?: string): Standing => {
-    const course = standingCup(volume);
-    return { name, grams: volume * density, course, workingMin: cupMinuteOfAge(course, resin.workingMin), ...(key && { key }) };
+    // the mixing cup is followed to its peak; a filled one only to the age at which it is past working
+    const own = course(volume, key ? resin.workingMin : undefined);
+    return { name, grams: volume * density, course: own, workingMin: cupMinuteOfAge(own, resin.workingMin), ...(key && { key }) };
   };
   const fullest = cups.reduce<Cup | undefined>((most, c) => (!most || c.ml > most.ml ? c : most), undefined);
   return {
@@ -87,7 +105,7 @@ export function planBatch(resin: Resin, coats: CoatPlan[], bench: Bench): Batch 
     windows: windowsOf(resin, method, roomC, { multiplier, minuteOfAge: (age) => cupMinuteOfAge(whiteCourse, age) }),
     standing: [
       ...(cups.length > 1 ? [stand('the mixing cup', ml)] : []),
-      ...(fullest ? [stand(`the cup “${fullest.name}”`, fullest.ml, fullest.key)] : []),
+      ...(fullest ? [stand(`the cup “${fullest.name}”`, fullest.ml, cups.length > 1 ? fullest.key : undefined)] : []),
     ],
   };
 }

@@ -1,51 +1,45 @@
 import type { Means } from '#core/plan';
-import { db, kept } from './db';
 import { Live } from './live.svelte';
-import { readPours } from './studio';
+import { readBench, readPours } from './studio';
 
-/** What every screen reads: the studio's tables, each following what any tab stores. Undefined until first read. */
+/**
+ * What every screen reads, following what any tab stores; undefined until first read. The bench is read in one
+ * transaction, so that a piece never meets the resins of another studio.
+ */
 class Shared {
-  readonly #settings = new Live(() => kept('settings'));
-  readonly #method = new Live(() => kept('method'));
-  readonly #rooms = new Live(() => db.rooms.toArray());
-  readonly #resins = new Live(() => db.resins.toArray());
-  readonly #colourants = new Live(() => db.colourants.toArray());
-  readonly #pieces = new Live(() => db.pieces.toArray());
+  readonly #bench = new Live(readBench);
   readonly #pours = new Live(readPours);
 
   get settings() {
-    return this.#settings.current;
+    return this.#bench.current?.settings;
   }
   get method() {
-    return this.#method.current;
+    return this.#bench.current?.method;
   }
   get resins() {
-    return this.#resins.current;
+    return this.#bench.current?.resins;
   }
   get colourants() {
-    return this.#colourants.current;
+    return this.#bench.current?.colourants;
   }
   get pieces() {
-    return this.#pieces.current;
+    return this.#bench.current?.pieces;
+  }
+  get rooms() {
+    return this.#bench.current?.rooms;
   }
   get pours() {
     return this.#pours.current;
   }
-  get rooms() {
-    return this.#rooms.current;
-  }
 
   /** The room the studio works in. */
-  get room() {
-    const id = this.settings?.roomId;
-    return this.rooms?.find((room) => room.id === id) ?? this.rooms?.[0];
-  }
+  readonly room = $derived(this.rooms?.find((room) => room.id === this.settings?.roomId) ?? this.rooms?.[0]);
 
   /** What pieces are planned with, by day in the studio's room. */
-  get means(): Means | undefined {
+  readonly means = $derived.by((): Means | undefined => {
     const { resins, colourants, method, room } = this;
     return resins && colourants && method && room ? { resins, colourants, method, roomC: room.dayC } : undefined;
-  }
+  });
 }
 
 export const shared = new Shared();

@@ -28,20 +28,27 @@ export const isStarted = async (): Promise<boolean> => (await db.kept.get('setti
 /** Whether a studio that was replaced can be brought back. */
 export const hasBefore = async (): Promise<boolean> => (await db.kept.get('before')) !== undefined;
 
-/** The whole studio as one document, or undefined before the first start. */
-export function readStudio(): Promise<Studio | undefined> {
-  return db.transaction('r', everything, async () => {
+/** The studio without its pours, as it stood at one moment; undefined before the first start. */
+export function readBench(): Promise<Omit<Studio, 'pours' | 'format' | 'version'> | undefined> {
+  return db.transaction('r', [db.pieces, db.resins, db.colourants, db.rooms, db.kept], async () => {
     const settings = await kept('settings');
     const method = await kept('method');
     if (!settings || !method) return undefined;
-    const [rooms, resins, colourants, pieces, pours] = await Promise.all([
+    const [rooms, resins, colourants, pieces] = await Promise.all([
       db.rooms.toArray(),
       db.resins.toArray(),
       db.colourants.toArray(),
       db.pieces.toArray(),
-      readPours(),
     ]);
-    return { format: 'nerite-studio', version: 1, settings, method, rooms, resins, colourants, pieces, pours };
+    return { settings, method, rooms, resins, colourants, pieces };
+  });
+}
+
+/** The whole studio as one document, or undefined before the first start. */
+export function readStudio(): Promise<Studio | undefined> {
+  return db.transaction('r', everything, async () => {
+    const bench = await readBench();
+    return bench && { format: 'nerite-studio', version: 1, ...bench, pours: await readPours() };
   });
 }
 

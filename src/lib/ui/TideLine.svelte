@@ -63,7 +63,7 @@
       {#each days as day, i (day)}
         <path d="M{x(day)} 0V{TOP + rows.length * ROW + 4}" class="stroke-rule" />
         <path d="M{x(day + DAY / 2)} {TOP - 6}V{TOP}" class="stroke-line" />
-        {#if i === 0 || (width - LABEL) / DAYS > 46}<text
+        {#if (width - LABEL) / DAYS > (i === 0 && x(now) - x(day) < 76 ? 90 : 46)}<text
             x={i === 0 && x(now) - x(day) < 76 ? x(now) + 26 : x(day) + 6}
             y="14"
             class="fill-soft">{weekday(day)}</text

@@ -7,7 +7,7 @@ export async function attempt(work: () => Promise<unknown>): Promise<boolean> {
     await work();
     return true;
   } catch (error) {
-    console.error(error);
+    console.error(error instanceof Error ? `${error.name}: ${error.message}` : error);
     toast.error(failureSays(error), { duration: Infinity });
     return false;
   }

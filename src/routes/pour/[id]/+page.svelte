@@ -129,7 +129,7 @@
 
 <div class="flex min-h-dvh flex-col bg-night text-nighttext lg:h-dvh">
   {#if session && settings}
-    <header class="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-1 border-b border-nightline px-4 py-2.5">
+    <header class="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-1 border-b border-nightline px-4">
       <h1 class="flex items-baseline gap-3 text-[21px]">
         Pouring <span class="font-sans text-[15px] text-nighttext">{session.pour.planned.piece.name}</span>
       </h1>
@@ -140,7 +140,7 @@
             >mixed <b class="font-normal text-nighttext" data-testid="since">{running(since)}</b> ago</span
           >{/if}
       </p>
-      <a href="/pieces/{session.pour.pieceId}" class="inline-flex min-h-16 items-center px-3 underline sm:min-h-8">Leave for now</a>
+      <a href="/pieces/{session.pour.pieceId}" class="inline-flex min-h-16 items-center px-3 underline">Leave for now</a>
     </header>
     <div class="grid min-h-0 grow lg:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
       <main class="flex min-h-0 flex-col gap-4 overflow-y-auto px-5 py-6 sm:px-10">

@@ -20,7 +20,9 @@
   const isPoured = (key: string): boolean => session.plan.steps.some((s) => s.kind === 'pour' && s.cup.key === key);
 </script>
 
-<ul class="flex shrink-0 overflow-x-auto border-t border-nightline">
+<!-- it scrolls sideways on a narrow screen, and a keyboard must be able to do that -->
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<ul class="flex shrink-0 overflow-x-auto border-t border-nightline" tabindex="0" aria-label="Cups">
   {#each cups as { cup, mixed } (cup.key)}
     {@const at = usedAt(cup.key)}
     <li class="min-w-34 grow border-r border-nightline p-3 last:border-r-0">

@@ -75,14 +75,11 @@
     {/if}
   </div>
   <p class="px-3 pb-2 text-[13px] text-soft">
-    Pour within <strong class="text-ink">{plain(w.heatUntil, 0)} min</strong> of mixing.
+    Pour within <strong class="text-ink">{plain(w.heatUntil, 0)} min</strong>.
     {#if white}
       {#if w.white.until > w.white.from}White is ready at <strong class="text-ink">{writeSpan(w.white.from, w.white.until)}</strong>,
         crispest at {writeSpan(w.whiteBest.from, w.whiteBest.until)}.{:else}There is no window for white at this temperature.{/if}
     {/if}
-    Shells hold from {plain(w.shells.from, 0)} min. Next coat after {writeSpan(w.nextCoat.from, w.nextCoat.until)}; full cure at {plain(
-      w.fullCure / 60,
-      0,
-    )} h.
+    Next coat after {writeSpan(w.nextCoat.from, w.nextCoat.until)}, full cure at {plain(w.fullCure / 60, 0)} h.
   </p>
 </Sheet>

@@ -132,15 +132,15 @@
         A curve stays on the board: 0 to {writeLength(plan.bounds.height, unit)} down.
       </p>{/if}
   </div>
-  <dl class="flex shrink-0 divide-x divide-rule overflow-x-auto border-t border-rule">
+  <dl class="flex shrink-0 flex-wrap border-t border-rule">
     {#each shares as share, i (i)}
-      <div class="min-w-20 grow px-3 py-1.5">
+      <div class="min-w-18 grow basis-0 border-l border-rule px-2 py-1.5 first:border-l-0">
         <dt class="text-[13px] whitespace-nowrap">{share.name}</dt>
         <dd class="text-[15px]">{plain((100 * share.area) / plan.area, 0)} %</dd>
         <dd class="text-[13px] whitespace-nowrap text-soft">{plain(share.area / 100, 0)} cm²</dd>
       </div>
     {/each}
-    <div class="min-w-20 grow px-3 py-1.5">
+    <div class="min-w-18 grow basis-0 border-l border-rule px-2 py-1.5 first:border-l-0">
       <dt class="text-[13px] whitespace-nowrap">Shoreline</dt>
       <dd class="text-[15px] whitespace-nowrap">{fixed(plan.cut.shoreLength / 1000, 2)} m</dd>
       <dd class="text-[13px] whitespace-nowrap text-soft">rim {fixed(plan.rim / 1000, 2)} m</dd>

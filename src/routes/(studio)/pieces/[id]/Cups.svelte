@@ -54,7 +54,7 @@
             {#each batch.cups as cup (cup.key)}
               {@const open = opened === cup.key}
               <tr class="border-t border-rule text-right align-top [&>td]:px-1 [&>td]:py-[3px]">
-                <th scope="row" class="pl-3 text-left font-normal">
+                <th scope="row" class="pl-3 text-left font-normal whitespace-nowrap">
                   <button
                     type="button"
                     class="flex items-center gap-2 py-[3px] text-left"

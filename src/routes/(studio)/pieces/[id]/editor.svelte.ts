@@ -3,7 +3,6 @@ import { planPiece } from '#core/plan';
 import { editPiece, redo, undo, undoable } from '$lib/store/edits';
 import { Live } from '$lib/store/live.svelte';
 import { shared } from '$lib/store/shared.svelte';
-import { readPiece } from '$lib/store/studio';
 import { attempt } from '$lib/ui/attempt';
 
 type Change = (piece: Piece) => Piece;
@@ -14,7 +13,6 @@ type Change = (piece: Piece) => Piece;
  */
 export class PieceEditor {
   readonly id: string;
-  readonly #stored: Live<Piece | undefined>;
   readonly #undoable: Live<{ undo?: string; redo?: string }>;
   #draft = $state.raw<Piece>();
   /** What was stored when the draft was last sent; the draft shows until something newer is read. */
@@ -23,18 +21,22 @@ export class PieceEditor {
   #dragging = $state(false);
   #unsaved: Change[] = [];
 
+  readonly #stored = $derived.by(() => shared.pieces?.find((piece) => piece.id === this.id));
+
   readonly piece = $derived.by(() => {
-    const stored = this.#stored.current;
+    const stored = this.#stored;
     return this.#draft && (this.#dragging || this.#pending > 0 || stored === this.#base) ? this.#draft : stored;
   });
   readonly plan = $derived.by(() => {
+    const { piece } = this;
     const means = shared.means;
-    return this.piece && means ? planPiece(this.piece, means) : undefined;
+    // another tab may have put another studio in the place of this one while something was dragged
+    const known = means && piece?.coats.every((coat) => means.resins.some((resin) => resin.id === coat.resinId));
+    return piece && means && known ? planPiece(piece, means) : undefined;
   });
 
   constructor(id: string) {
     this.id = id;
-    this.#stored = new Live(() => readPiece(id));
     this.#undoable = new Live(() => undoable(id));
   }
 
@@ -46,7 +48,7 @@ export class PieceEditor {
   preview(change: Change): void {
     const piece = this.piece;
     if (!piece) return;
-    if (!this.#dragging) this.#base = this.#stored.current;
+    if (!this.#dragging) this.#base = this.#stored;
     this.#dragging = true;
     this.#draft = change(piece);
   }
@@ -67,7 +69,7 @@ export class PieceEditor {
     this.#pending++;
     const stored = await attempt(() => editPiece(this.id, label, (p) => changes.reduce((q, c) => c(q), p), mark));
     this.#unsaved = stored ? [] : changes;
-    this.#base = this.#stored.current;
+    this.#base = this.#stored;
     this.#pending--;
   }
 

@@ -1,0 +1,156 @@
+import assert from 'node:assert/strict';
+import { cupMl, cupRow, until, visit } from './help';
+
+const cove = '/pieces/kelp-cove-1';
+
+visit('a film given as coverage is a film, and undo survives going elsewhere and a reload', {}, async ({ page, base }) => {
+  await page.goto(base + cove);
+  await page.getByRole('button', { name: /^2 Sea, five tints/ }).click();
+  const before = await cupMl(page, 'Deep');
+  await page.getByLabel('film').fill('30 ml/100cm²');
+  await page.keyboard.press('Enter');
+  const thick = await until(
+    () => cupMl(page, 'Deep'),
+    (ml) => ml > 1.7 * before,
+    'twice the film',
+  );
+  await page.getByText('30 ml/100 cm²').waitFor();
+  assert.equal(await page.getByLabel('film').inputValue(), '3 mm');
+
+  await page.getByRole('link', { name: 'Log' }).click();
+  await page.getByRole('heading', { name: 'Log' }).waitFor();
+  await page.goto(base + cove);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await until(
+    () => cupMl(page, 'Deep'),
+    (ml) => ml === before,
+    'undone',
+  );
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await until(
+    () => cupMl(page, 'Deep'),
+    (ml) => ml === thick,
+    'done again',
+  );
+});
+
+visit('a second tab sees the change', {}, async ({ page, base, context }) => {
+  await page.goto(base + cove);
+  const second = await context.newPage();
+  await second.goto(base + cove);
+  const before = await cupMl(second, 'Sand');
+  const point = page.getByRole('slider', { name: 'Shoreline, point 1 of 5' });
+  await point.focus();
+  for (let i = 0; i < 4; i++) await page.keyboard.press('Shift+ArrowUp');
+  await until(
+    () => cupMl(second, 'Sand'),
+    (ml) => ml > before,
+    'the second tab follows',
+  );
+  await second.getByRole('button', { name: 'Undo' }).click();
+  await until(
+    () => cupMl(page, 'Sand'),
+    (ml) => ml === before,
+    'and the first follows its undo',
+  );
+});
+
+visit('a tint edge is chosen and moved by keyboard, and held at the board’s edge with a sentence', {}, async ({ page, base }) => {
+  await page.goto(base + cove);
+  await page.getByRole('button', { name: 'edge between Offshore and Deep' }).focus();
+  await page.keyboard.press('Enter');
+  const point = page.getByRole('slider', { name: 'edge between Offshore and Deep, point 4 of 5' });
+  await point.focus();
+  const before = await cupMl(page, 'Deep');
+  for (let i = 0; i < 4; i++) await page.keyboard.press('Shift+ArrowUp');
+  await page.getByText('A curve stays on the board: 0 to 300 mm down.').waitFor();
+  await until(
+    () => point.getAttribute('aria-valuenow'),
+    (v) => v === '0',
+    'it stops at the edge',
+  );
+  assert.ok((await cupMl(page, 'Deep')) < before);
+});
+
+visit('a shoreline dragged off the board stays on it; where it leaves no beach, that is said', {}, async ({ page, base }) => {
+  await page.goto(base + cove);
+  for (let i = 1; i <= 5; i++) {
+    const box = (await page.getByRole('slider', { name: `Shoreline, point ${i} of 5` }).boundingBox())!;
+    await page.mouse.move(box.x + 6, box.y + 6);
+    await page.mouse.down();
+    await page.mouse.move(box.x + 6, 780, { steps: 4 });
+    await page.mouse.up();
+    await until(
+      () => page.getByRole('slider', { name: `Shoreline, point ${i} of 5` }).getAttribute('aria-valuenow'),
+      (v) => v === '300',
+      'held at the edge',
+    );
+  }
+  await page.getByText('Sand covers nothing.').waitFor();
+  await page.getByText('Drag the shoreline back onto the board').waitFor();
+});
+
+visit('a load over the limit stops, and the recipe in the open row brings it back', {}, async ({ page, base }) => {
+  await page.goto(base + cove);
+  await page.getByRole('button', { name: /^White/ }).click();
+  await page.getByText(/The drawn line takes 3\.\d ml/).waitFor();
+  await page.getByLabel('White paste').fill('9 %');
+  await page.keyboard.press('Enter');
+  await page.getByText('White holds 9 % colourant; Slow coating takes 6 %.').waitFor();
+  assert.equal((await cupRow(page, 'White'))[4], '9 %');
+  await page.getByLabel('White paste').fill('5 %');
+  await page.keyboard.press('Enter');
+  await page.getByText('White holds 9 % colourant').waitFor({ state: 'detached' });
+});
+
+visit('a food piece wants its clear top, and gets it by the word below the coats', {}, async ({ page, base }) => {
+  await page.goto(`${base}/pieces/ferry-tray`);
+  await page.getByRole('button', { name: /^4 Clear top/ }).click();
+  await page.getByRole('button', { name: 'Take this coat off' }).click();
+  await page.getByText('A piece for food has no clear top over its pigment.').waitFor();
+  await page.getByRole('button', { name: 'clear', exact: true }).click();
+  await page.getByText('A piece for food has no clear top over its pigment.').waitFor({ state: 'detached' });
+  await page.getByRole('button', { name: /^4 Clear top/ }).waitFor();
+});
+
+visit('a board put on another size takes its sea along, and a piece is removed only when asked', {}, async ({ page, base }) => {
+  await page.goto(base + cove);
+  const before = await cupMl(page, 'Deep');
+  await page.getByRole('link', { name: 'Board' }).click();
+  await page.getByLabel('Width').fill('80 cm');
+  await page.getByLabel('Next pour planned for').fill('2027-01-04T09:30');
+  await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByText('panel 800 × 300 × 18 mm').waitFor();
+  await page.getByText('Planned for Mon 4 09:30').waitFor();
+  await until(
+    () => cupMl(page, 'Deep'),
+    (ml) => ml > 1.8 * before,
+    'twice the board',
+  );
+  await page.getByRole('link', { name: 'Board' }).click();
+  await page.getByRole('button', { name: 'Remove this piece' }).click();
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'Remove this piece' }).click();
+  await page.getByRole('button', { name: 'Remove it' }).click();
+  await page.getByText('Kelp Cove II', { exact: true }).first().waitFor();
+  assert.equal(await page.getByText('Kelp Cove I', { exact: true }).count(), 0);
+});
+
+visit('units are shown as chosen and read as written', {}, async ({ page, base }) => {
+  await page.goto(`${base}/settings`);
+  await page.getByLabel('Lengths').selectOption('in');
+  await page.getByLabel('Volumes').selectOption('fl oz');
+  await page.getByLabel('Temperatures').selectOption('°F');
+  await page.getByLabel('By day').fill('75');
+  await page.keyboard.press('Enter');
+  await until(
+    () => page.getByLabel('By day').inputValue(),
+    (v) => v === '75 °F',
+    'a bare number is in the chosen unit',
+  );
+  await page.goto(base + cove);
+  await page.getByText('panel 15.75 × 11.81 × 0.709 in').waitFor();
+  await page.getByText('Slow coating at 75 °F').waitFor();
+  await page.getByRole('columnheader', { name: 'fl oz' }).waitFor();
+  assert.match((await cupRow(page, 'Deep'))[0]!, /^1\.\d\d$/);
+});

@@ -1,0 +1,44 @@
+import assert from 'node:assert/strict';
+import type { Studio } from '#core/document';
+import { pieceReport } from '#core/report';
+import { plain, writeSpan } from '#core/units';
+import { near } from '../core/help';
+import { cupRow, exportStudio, visit } from './help';
+
+visit('every figure of the piece screen is the one the command prints', {}, async ({ page, base }) => {
+  const studio = JSON.parse(await exportStudio(page, base)) as Studio;
+  for (const piece of studio.pieces) {
+    const report = pieceReport(piece, studio, Date.now(), 0);
+    await page.goto(`${base}/pieces/${piece.id}`);
+    await page.getByRole('heading', { name: piece.name, exact: true }).waitFor();
+    const chart = await page.getByRole('region', { name: 'Chart' }).innerText();
+    assert.ok(chart.includes(`${plain(report.regions.beachCm2, 0)} cm²`), `${piece.name}: beach`);
+    for (const [name, cm2] of Object.entries(report.regions.seaCm2))
+      assert.ok(chart.includes(`${plain(cm2, 0)} cm²`), `${piece.name}: ${name}`);
+
+    for (const [i, pour] of report.pours.entries()) {
+      const coat = pour.coats[0]!;
+      await page.getByRole('button', { name: new RegExp(`^${coat.number} ${coat.coat}`) }).click();
+      await page.getByRole('region', { name: `Cups for pour ${i + 1}` }).waitFor();
+      const [batch] = pour.batches;
+      for (const cup of batch!.cups) {
+        const [ml, a, b, , load] = await cupRow(page, cup.cup);
+        assert.deepEqual(
+          [ml, a, b],
+          [cup.ml.toFixed(cup.ml < 10 ? 1 : 0), cup.aG.toFixed(1), cup.bG.toFixed(1)],
+          `${piece.name}: ${cup.cup}`,
+        );
+        if (cup.colourants.length) near(parseFloat(load!), cup.loadPercent, cup.loadPercent < 1 ? 0.0051 : 0.051);
+      }
+      const total = await cupRow(page, 'Mix in one batch');
+      assert.deepEqual(total.slice(1, 3), [batch!.aG.toFixed(1), batch!.bG.toFixed(1)]);
+      const clock = await page.getByRole('region', { name: 'The batch on the clock' }).innerText();
+      const { white, nextCoat, heatUntil } = batch!.windowsMin;
+      assert.ok(clock.includes(`Pour within ${plain(heatUntil, 0)} min`));
+      assert.ok(clock.includes(`Next coat after ${writeSpan(nextCoat[0], nextCoat[1])}`));
+      if (batch!.cups.some((c) => c.cup === 'White'))
+        assert.ok(clock.includes(`White is ready at ${writeSpan(white[0], white[1])}`), clock);
+      for (const finding of report.advice.filter((f) => f.pour === i + 1)) await page.getByText(finding.says).first().waitFor();
+    }
+  }
+});

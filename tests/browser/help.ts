@@ -1,0 +1,134 @@
+import assert from 'node:assert/strict';
+import { spawn, type ChildProcess } from 'node:child_process';
+import { createServer } from 'node:net';
+import { after, test } from 'node:test';
+import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
+
+const root = new URL('../..', import.meta.url).pathname;
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => resolve(port));
+    });
+  });
+
+const children: ChildProcess[] = [];
+// a crash must not leave a server behind that keeps the run from ending
+process.once('exit', () => children.forEach((child) => child.kill()));
+
+/** Starts the built server as the README's command does; gives its address. */
+async function startServer(sample: boolean): Promise<string> {
+  const port = await freePort();
+  const child = spawn(process.execPath, ['--import', 'tsx', 'tools/serve.ts'], {
+    cwd: root,
+    env: { ...process.env, PORT: String(port), HOST: '127.0.0.1', NERITE_SAMPLE: sample ? '1' : '0' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
+  children.push(child);
+  await new Promise<void>((resolve, reject) => {
+    child.stdout!.once('data', () => resolve());
+    child.once('exit', (code) => reject(new Error(`the server ended with ${code}`)));
+  });
+  return `http://127.0.0.1:${port}`;
+}
+
+let demo: Promise<string> | undefined;
+let plain: Promise<string> | undefined;
+let browser: Promise<Browser> | undefined;
+
+/** Address of a server that seeds new browsers with the sample studio, and of one that does not. */
+export const demoServer = (): Promise<string> => (demo ??= startServer(true));
+export const plainServer = (): Promise<string> => (plain ??= startServer(false));
+
+const launch = (): Promise<Browser> =>
+  (browser ??= chromium.launch({
+    executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
+    args: ['--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
+  }));
+
+after(async () => {
+  await (await browser)?.close();
+  children.forEach((child) => child.kill());
+});
+
+export interface Visit {
+  context: BrowserContext;
+  page: Page;
+  base: string;
+  /** What the browser complained of: errors, refused loads, requests to another host. */
+  complaints: string[];
+}
+
+export interface Terms {
+  server?: () => Promise<string>;
+  size?: { width: number; height: number };
+  /** Complaints the test means to cause. */
+  allow?: RegExp;
+}
+
+/** A test in an empty browser of its own. It fails when anything leaves the origin or the page complains. */
+export function visit(name: string, terms: Terms, body: (visit: Visit) => Promise<void>): void {
+  test(name, { timeout: 120_000 }, async () => {
+    const base = await (terms.server ?? demoServer)();
+    const context = await (
+      await launch()
+    ).newContext({ viewport: terms.size ?? { width: 1280, height: 800 }, acceptDownloads: true, serviceWorkers: 'block' });
+    await context.addInitScript('globalThis.__name ??= (f) => f');
+    const complaints: string[] = [];
+    context.on('request', (request) => {
+      const url = new URL(request.url());
+      if (/^https?:$/.test(url.protocol) && url.origin !== base) complaints.push(`a request left for ${url.origin}`);
+    });
+    context.on('console', (message) => message.type() === 'error' && complaints.push(message.text()));
+    context.on('weberror', (error) => complaints.push(String(error.error())));
+    const page = await context.newPage();
+    page.setDefaultTimeout(15_000);
+    try {
+      await body({ context, page, base, complaints });
+      const unexpected = complaints.filter((c) => !terms.allow?.test(c));
+      assert.deepEqual(unexpected, []);
+    } finally {
+      await context.close();
+    }
+  });
+}
+
+/** The row of a cup on the piece screen, as its texts. */
+export async function cupRow(page: Page, name: string): Promise<string[]> {
+  const row = page
+    .getByRole('region', { name: /^Cups for pour/ })
+    .getByRole('row', { name: new RegExp(`^${name}`) })
+    .first();
+  await row.waitFor();
+  return row.getByRole('cell').allInnerTexts();
+}
+
+export const cupMl = async (page: Page, name: string): Promise<number> => Number((await cupRow(page, name))[0]);
+
+/** Waits until a reading is what is wanted; shows the last one when it never is. */
+export async function until<T>(read: () => Promise<T>, good: (value: T) => boolean, what: string): Promise<T> {
+  let value = await read();
+  for (let i = 0; i < 100 && !good(value); i++) {
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    value = await read();
+  }
+  assert.ok(good(value), `${what}: ${JSON.stringify(value)}`);
+  return value;
+}
+
+/** Exports the studio through the interface; gives the bytes of the file. */
+export async function exportStudio(page: Page, base: string): Promise<string> {
+  await page.goto(`${base}/settings`);
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export the studio' }).click()]);
+  const chunks: Buffer[] = [];
+  for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer);
+  return Buffer.concat(chunks).toString('utf8');
+}
+
+/** Hands a file to the interface. */
+export async function openFile(page: Page, base: string, text: string, name = 'studio.json'): Promise<void> {
+  await page.goto(`${base}/settings`);
+  await page.getByLabel('Open a file').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+}

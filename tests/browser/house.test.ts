@@ -1,0 +1,144 @@
+import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
+import { test } from 'node:test';
+import type { Page } from 'playwright-core';
+import { demoServer, exportStudio, plainServer, until, visit, type Visit } from './help';
+
+const axe = readFileSync(new URL('../../node_modules/axe-core/axe.min.js', import.meta.url), 'utf8');
+const screens = [
+  '/pieces',
+  '/pieces/new',
+  '/pieces/kelp-cove-1',
+  '/pieces/jetty-rail',
+  '/pieces/kelp-cove-1/board',
+  '/log',
+  '/log/pour-1',
+  '/settings',
+  '/pour/pour-5',
+];
+
+async function serious(page: Page): Promise<string[]> {
+  await page.evaluate(axe);
+  const { violations } = (await page.evaluate('axe.run(document, { resultTypes: ["violations"] })')) as {
+    violations: { id: string; impact: string; nodes: { html: string }[] }[];
+  };
+  return violations.filter((v) => v.impact === 'serious' || v.impact === 'critical').map((v) => `${v.id}: ${v.nodes[0]!.html}`);
+}
+
+async function look({ page, base }: Visit, also: (path: string) => Promise<void>): Promise<void> {
+  for (const path of screens) {
+    await page.goto(base + path);
+    await page.locator('[aria-busy=true]').waitFor({ state: 'detached' });
+    await page.locator('h1').first().waitFor();
+    assert.deepEqual(await serious(page), [], path);
+    await also(path);
+  }
+}
+
+const size = (page: Page) =>
+  page.evaluate('[document.documentElement.scrollWidth - innerWidth, document.documentElement.scrollHeight - innerHeight]') as Promise<
+    [number, number]
+  >;
+
+visit('1280 × 800: nothing serious for axe, and no screen scrolls its page', {}, async (v) => {
+  await look(v, async (path) => assert.deepEqual(await size(v.page), [0, 0], path));
+});
+
+visit('390 × 844: nothing serious for axe, and nothing runs out sideways', { size: { width: 390, height: 844 } }, async (v) => {
+  await look(v, async (path) => assert.ok((await size(v.page))[0] <= 0, path));
+});
+
+visit('390 × 844: the shoreline is dragged and the cups follow', { size: { width: 390, height: 844 } }, async ({ page, base }) => {
+  await page.goto(`${base}/pieces/kelp-cove-1`);
+  const point = page.getByRole('slider', { name: 'Shoreline, point 3 of 5' });
+  await point.scrollIntoViewIfNeeded();
+  const box = (await point.boundingBox())!;
+  const before = await point.getAttribute('aria-valuenow');
+  await page.mouse.move(box.x + 6, box.y + 6);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 6, box.y - 20, { steps: 3 });
+  await page.mouse.up();
+  await until(
+    () => point.getAttribute('aria-valuenow'),
+    (v) => Number(v) < Number(before),
+    'moved',
+  );
+});
+
+visit('targets at the bench are 64 px', {}, async ({ page, base }) => {
+  await page.goto(`${base}/pieces/kelp-cove-1`);
+  await page.getByRole('button', { name: 'Start the pour' }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await page.getByRole('button', { name: /A and B are together/ }).click();
+  await page.getByText('Lay the beach').waitFor();
+  for (const target of await page.locator('button, a, input').all()) {
+    const box = await target.boundingBox();
+    if (box) assert.ok(box.height >= 64, `${await target.innerText()} is ${box.height} px high`);
+  }
+});
+
+visit('keyboard reaches the whole job of the piece screen', {}, async ({ page, base }) => {
+  await page.goto(`${base}/pieces/kelp-cove-1`);
+  await page.getByRole('heading', { name: 'Kelp Cove I' }).waitFor();
+  const reached = new Set<string>();
+  for (let i = 0; i < 60; i++) {
+    await page.keyboard.press('Tab');
+    reached.add(
+      (await page.evaluate('document.activeElement.getAttribute("aria-label") ?? document.activeElement.textContent.trim()')) as string,
+    );
+  }
+  for (const want of ['Shoreline, point 1 of 5', 'edge between Shore and Shallow', 'Start the pour', 'Deep', 'Take this coat off'])
+    assert.ok(
+      [...reached].some((r) => r.includes(want)),
+      want,
+    );
+});
+
+visit('start empty and bring the sample back both ask first, and what was there can be brought back', {}, async ({ page, base }) => {
+  const before = await exportStudio(page, base);
+  await page.getByRole('button', { name: 'Start empty' }).click();
+  await page.getByText('The 7 pieces and 5 pours here now are put aside').waitFor();
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  assert.equal(await exportStudio(page, base), before);
+
+  await page.getByRole('button', { name: 'Start empty' }).click();
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Start empty' }).click();
+  await page.getByText('The studio was replaced').waitFor();
+  await page.goto(`${base}/log`);
+  await page.getByText('Nothing poured yet').waitFor();
+  await page.goto(base);
+  await page.getByText('No piece on the table yet').waitFor();
+  await page.getByText('The tide line shows what is wet').waitFor();
+
+  await page.goto(`${base}/settings`);
+  await page.getByRole('button', { name: 'Bring back the studio from before' }).click();
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await page.getByText('The studio was replaced').waitFor();
+  assert.equal(await exportStudio(page, base), before);
+  await page.getByRole('button', { name: 'Bring the sample back' }).click();
+  await page.getByRole('button', { name: 'Bring the sample', exact: true }).click();
+  await page.getByText('The studio was replaced').waitFor();
+  assert.equal((JSON.parse(await exportStudio(page, base)) as { pieces: unknown[] }).pieces.length, 7);
+});
+
+visit('a studio that is not the demo starts empty, and says what to do first', { server: plainServer }, async ({ page, base }) => {
+  await page.goto(base);
+  await page.getByText('No piece on the table yet').waitFor();
+  await page.getByRole('main').getByRole('link', { name: 'New piece' }).first().click();
+  await page.getByLabel('Name').waitFor();
+});
+
+test('the server answers for its health, its schema and its policy, on 127.0.0.1', async () => {
+  const base = await demoServer();
+  assert.match(base, /^http:\/\/127\.0\.0\.1:/);
+  assert.deepEqual(await (await fetch(`${base}/api/health`)).json(), { ok: true });
+  const schema = await fetch(`${base}/schema/studio-1.json`);
+  assert.equal(await schema.text(), readFileSync(new URL('../../docs/format/studio-1.json', import.meta.url), 'utf8'));
+  const page = await fetch(`${base}/pieces`);
+  const policy = page.headers.get('content-security-policy')!;
+  assert.match(policy, /default-src 'none'/);
+  assert.doesNotMatch(policy, /unsafe-eval|unsafe-inline|https?:/);
+  const script = /src="(\/_app\/[^"]+\.js)"|import\("(\/_app\/[^"]+\.js)"\)/.exec(await page.text());
+  const file = await fetch(base + (script![1] ?? script![2])!);
+  assert.match(file.headers.get('content-security-policy')!, /default-src 'none'/);
+});

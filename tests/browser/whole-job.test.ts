@@ -1,0 +1,142 @@
+import assert from 'node:assert/strict';
+import { cupMl, exportStudio, openFile, plainServer, until, visit } from './help';
+
+visit(
+  'the whole job: a new panel, its shore, its cups, its pour by the clock, its line in the log, and the file of it',
+  {},
+  async ({ page, base, context }) => {
+    await page.clock.install({ time: new Date('2026-11-25T13:36:00') });
+    await page.goto(base);
+    await page.getByRole('link', { name: 'New piece' }).click();
+    await page.getByLabel('Name').fill('Harbour board');
+    await page.getByLabel('Width').fill('16 in');
+    await page.getByLabel('Height').fill('30 cm');
+    await page.getByRole('button', { name: 'Put it on the table' }).click();
+    await page.getByRole('heading', { name: 'Harbour board' }).waitFor();
+    await page.getByText('panel 406 × 300 × 18 mm').waitFor();
+
+    // the shore by mouse: farther out, so more beach and less sea
+    const before = { sand: await cupMl(page, 'Sand'), shore: await cupMl(page, 'Shore') };
+    const point = page.getByRole('slider', { name: 'Shoreline, point 3 of 5' });
+    const box = (await point.boundingBox())!;
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2, box.y - 30, { steps: 6 });
+    const dragged = await until(
+      () => cupMl(page, 'Sand'),
+      (ml) => ml > before.sand,
+      'the sand cup grows while the shore is dragged',
+    );
+    await page.mouse.up();
+    assert.ok((await cupMl(page, 'Shore')) < before.shore);
+    await until(
+      () => page.getByRole('button', { name: 'Undo' }).getAttribute('title'),
+      (t) => t === 'Move the shoreline',
+      'the drag can be undone',
+    );
+
+    // and by keyboard: ten millimetres back toward the beach
+    await point.focus();
+    await page.keyboard.press('Shift+ArrowDown');
+    await page.keyboard.press('ArrowDown');
+    await until(
+      () => cupMl(page, 'Sand'),
+      (ml) => ml < dragged,
+      'the sand cup shrinks as the shore is nudged',
+    );
+    const down = await point.getAttribute('aria-valuetext');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await until(
+      () => point.getAttribute('aria-valuetext'),
+      (t) => t !== down,
+      'undo takes both nudges back at once',
+    );
+    assert.equal(await cupMl(page, 'Sand'), dragged);
+    await page.keyboard.press('Control+Shift+z');
+    await until(
+      () => point.getAttribute('aria-valuetext'),
+      (t) => t === down,
+      'redo by keyboard',
+    );
+
+    // the pour
+    await page.getByRole('button', { name: 'Start the pour' }).click();
+    await page.getByLabel('Temperature at the bench now').fill('70 F');
+    await page.getByRole('button', { name: 'Start', exact: true }).click();
+    await page.waitForURL('**/pour/**');
+    await page.getByText('Bring A and B together, and press as they meet.').waitFor();
+    await page.getByText('21.1 °C').waitFor();
+    await page.keyboard.press('Space');
+    await page.getByText('Lay the beach, thinner toward the water.').waitFor();
+    await page.getByText('White rests').waitFor();
+    await page.clock.fastForward('13:00');
+    await page.getByRole('button', { name: /^Laid/ }).click();
+    await page.getByText('Lay Deep').waitFor();
+    await page.clock.fastForward('02:00');
+    await page.getByRole('button', { name: /^Laid/ }).click();
+    await page.getByText('Lay Offshore').waitFor();
+
+    // the battery dies: it goes on where it was
+    await page.reload();
+    await page.getByText('Lay Offshore').waitFor();
+    assert.match(await page.getByTestId('since').innerText(), /^15:\d\d$/);
+    for (const cup of ['Offshore', 'Mid', 'Shallow', 'Shore']) {
+      await page.getByText(`Lay ${cup}`).first().waitFor();
+      await page.clock.fastForward('01:30');
+      await page.getByRole('button', { name: /^Laid/ }).click();
+    }
+    await page.getByText('Lay the clear line along the shore').waitFor();
+    await page.getByText(/^White is (in its window|at its best)$/).waitFor();
+
+    // a slip, taken back
+    await page.keyboard.press('Space');
+    await page.getByText('Heat pass 1 of 2').waitFor();
+    await page.keyboard.press('u');
+    await page.getByText('Lay the clear line along the shore').waitFor();
+    await page.clock.fastForward('02:00');
+    await page.keyboard.press('Space');
+    await page.keyboard.press('n');
+    await page.getByRole('textbox', { name: 'Note' }).fill('Wind from the window, cover sooner.');
+    await page.getByRole('button', { name: 'Keep' }).click();
+    await page.getByText('Heat pass 1 of 2').waitFor();
+    await page.keyboard.press('h');
+    await page.getByText('Heat pass 2 of 2').waitFor();
+    await page.keyboard.press('h');
+    await page.getByText('Cover it, level, hands off.').waitFor();
+    await page.clock.fastForward('01:00');
+    await page.keyboard.press('Space');
+    await page.getByRole('link', { name: 'To the log' }).click();
+
+    // its line in the log, planned beside done
+    const row = (name: string) => page.getByRole('row', { name: new RegExp(`^${name}`) });
+    await row('Sand laid').waitFor();
+    assert.deepEqual(await row('Sand laid').getByRole('cell').allInnerTexts(), ['13', '13', 'as planned']);
+    assert.deepEqual(await row('White laid').getByRole('cell').allInnerTexts(), ['24', '23', '1 min sooner']);
+    await page.getByText('White went out 23 min after mixing, in its window').waitFor();
+    await page.getByText('Wind from the window, cover sooner.').waitFor();
+    await page.getByText('Make it again').click();
+    await page.getByLabel('What to remember').fill('The shore sat right at 23 minutes.');
+    await page.clock.runFor(1000);
+    await page.getByRole('link', { name: 'Log', exact: true }).click();
+    await page.getByText('The shore sat right at 23 minutes.').waitFor();
+    assert.equal(await page.getByText('make it again').count(), 3);
+    await page.getByRole('img', { name: /Harbour board: pour/ }).waitFor();
+
+    // out, into an empty browser, and out again: the same bytes
+    const text = await exportStudio(page, base);
+    assert.ok(text.includes('Harbour board') && text.includes('"undone"'));
+    const elsewhere = await plainServer();
+    const other = await context.browser()!.newContext({ acceptDownloads: true });
+    const empty = await other.newPage();
+    await empty.goto(elsewhere);
+    await empty.getByText('No piece on the table yet').waitFor();
+    await openFile(empty, elsewhere, text);
+    await empty.getByText(/studio\.json holds 8 pieces and 6 pours/).waitFor();
+    await empty.getByRole('button', { name: 'Open it' }).click();
+    await empty.getByText('The studio was replaced').waitFor();
+    assert.equal(await exportStudio(empty, elsewhere), text);
+    await empty.getByRole('link', { name: 'Pieces' }).click();
+    await empty.getByText('Harbour board').first().waitFor();
+    await other.close();
+  },
+);

@@ -1,0 +1,148 @@
+/** npm run bench: the figures of the quality bars, one JSON line each. Medians; nothing here passes or fails. */
+import { execFileSync, spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { gzipSync } from 'node:zlib';
+import { chromium } from 'playwright-core';
+import { openStudio, withPoint, type Coat, type Piece, type Point, type Studio } from '#core/document';
+import { planPiece } from '#core/plan';
+
+const root = new URL('..', import.meta.url).pathname;
+const print = (line: Record<string, unknown>): void => console.log(JSON.stringify(line));
+const median = (values: number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
+const ms = (value: number): number => Number(value.toFixed(2));
+
+const opened = openStudio(readFileSync(`${root}src/demo/studio.json`, 'utf8'));
+if (!opened.ok) throw new Error('the sample studio does not open');
+const studio: Studio = opened.studio;
+const means = { resins: studio.resins, colourants: studio.colourants, method: studio.method, roomC: 21.4 };
+
+/** Median time of planning a piece anew after its shoreline moved a little, as in a drag. */
+function recompute(piece: Piece): number {
+  const times: number[] = [];
+  for (let i = 0; i < 400; i++) {
+    const from = piece.sea.shoreline[1]!;
+    const moved = withPoint(piece, 0, 1, { x: from.x, y: from.y - (i % 20) });
+    const start = performance.now();
+    planPiece(moved, means);
+    if (i >= 100) times.push(performance.now() - start);
+  }
+  return median(times);
+}
+
+const largest = studio.pieces.reduce((most, p) =>
+  p.coats.length * p.sea.edges.length > most.coats.length * most.sea.edges.length ? p : most,
+);
+print({
+  bench: 'recompute',
+  piece: largest.name,
+  regions: largest.sea.edges.length + 2,
+  coats: largest.coats.length,
+  medianMs: ms(recompute(largest)),
+});
+
+/** The bar's own size: a beach and seven tints, seven coats. */
+function eightBySeven(piece: Piece): Piece {
+  const edges: Point[][] = Array.from({ length: 6 }, (_, i) => piece.sea.shoreline.map((p) => ({ x: p.x, y: p.y - 20 - 20 * i })));
+  const sea = piece.coats.find((c) => c.kind === 'sea')!;
+  const tint = sea.kind === 'sea' ? sea.tints[0]! : undefined;
+  const coats = [...piece.coats, { ...piece.coats.at(-1)!, id: 'one-more' }].map((c): Coat =>
+    c.kind === 'sea' ? { ...c, tints: Array.from({ length: 7 }, () => tint!) } : c,
+  );
+  return { ...piece, sea: { ...piece.sea, edges }, coats };
+}
+print({ bench: 'recompute', piece: '8 regions, 7 coats', medianMs: ms(recompute(eightBySeven(largest))) });
+print({
+  bench: 'recompute',
+  piece: '8 regions, 7 coats, round',
+  medianMs: ms(recompute({ ...eightBySeven(largest), shape: { kind: 'round', diameter: 400 } })),
+});
+
+const freePort = (): Promise<number> =>
+  new Promise((resolve) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number };
+      probe.close(() => resolve(port));
+    });
+  });
+
+/** Starts the built server; gives its address, and the time to its first answer. */
+async function start(): Promise<{ base: string; firstAnswer: number; stop: () => void }> {
+  const port = await freePort();
+  const begun = performance.now();
+  const child = spawn(process.execPath, ['--import', 'tsx', 'tools/serve.ts'], {
+    cwd: root,
+    env: { ...process.env, PORT: String(port), NERITE_SAMPLE: '1' },
+    stdio: 'ignore',
+  });
+  const base = `http://127.0.0.1:${port}`;
+  for (;;) {
+    try {
+      await fetch(`${base}/api/health`);
+      return { base, firstAnswer: performance.now() - begun, stop: () => void child.kill() };
+    } catch {
+      await new Promise((resolve) => setTimeout(resolve, 10));
+    }
+  }
+}
+
+const starts: number[] = [];
+for (let i = 0; i < 3; i++) {
+  const { firstAnswer, stop } = await start();
+  starts.push(firstAnswer);
+  stop();
+}
+print({ bench: 'server start to first answer', medianMs: ms(median(starts)) });
+
+const { base, stop } = await start();
+const browser = await chromium.launch({
+  executablePath: process.env['CHROMIUM_PATH'] ?? execFileSync('which', ['chromium'], { encoding: 'utf8' }).trim(),
+});
+try {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+  const page = await context.newPage();
+  // the sample is put in first, so that what is counted is what a returning visitor loads
+  await page.goto(`${base}/pieces`);
+  await page.getByText('Kelp Cove III').first().waitFor();
+  const scripts: { url: string; gz: number }[] = [];
+  page.on('response', async (response) => {
+    if (/javascript/.test(response.headers()['content-type'] ?? ''))
+      scripts.push({ url: response.url(), gz: gzipSync(await response.body()).length });
+  });
+  const opens: number[] = [];
+  for (let i = 0; i < 5; i++) {
+    if (i > 0) page.removeAllListeners('response');
+    const begun = performance.now();
+    await page.goto(`${base}/pieces/kelp-cove-1`);
+    await page.getByText('Mix in one batch').waitFor();
+    opens.push(performance.now() - begun);
+    if (i === 0) await page.waitForTimeout(500);
+  }
+  print({
+    bench: 'first-load script of the piece screen',
+    files: scripts.length,
+    gzKb: Number((scripts.reduce((sum, s) => sum + s.gz, 0) / 1000).toFixed(1)),
+  });
+  print({ bench: 'piece screen opened to its cups', medianMs: ms(median(opens)) });
+
+  /** Frames while the shoreline is dragged: the median, and how many took longer than two at 60 a second. */
+  await page.evaluate(
+    `globalThis.frames = []; (function next(last) { requestAnimationFrame((now) => { globalThis.frames.push(now - last); next(now); }); })(performance.now())`,
+  );
+  const box = (await page.getByRole('slider', { name: 'Shoreline, point 3 of 5' }).boundingBox())!;
+  await page.mouse.move(box.x + 6, box.y + 6);
+  await page.mouse.down();
+  await page.evaluate('globalThis.frames.length = 0');
+  for (let i = 0; i < 120; i++) await page.mouse.move(box.x + 6 + 30 * Math.sin(i / 9), box.y + 6 - 40 + 40 * Math.cos(i / 13));
+  const frames = (await page.evaluate('globalThis.frames')) as number[];
+  await page.mouse.up();
+  print({
+    bench: 'dragging a shoreline',
+    frames: frames.length,
+    medianFrameMs: ms(median(frames)),
+    longFrames: frames.filter((f) => f > 34).length,
+  });
+} finally {
+  await browser.close();
+  stop();
+}
