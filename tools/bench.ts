@@ -4,7 +4,7 @@ import { readFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { gzipSync } from 'node:zlib';
 import { chromium } from 'playwright-core';
-import { openStudio, withPoint, type Coat, type Piece, type Point, type Studio } from '#core/document';
+import { openStudio, withPoint, writeStudio, type Coat, type Piece, type Point, type Studio } from '#core/document';
 import { planPiece } from '#core/plan';
 
 const root = new URL('..', import.meta.url).pathname;
@@ -57,6 +57,23 @@ print({
   piece: '8 regions, 7 coats, round',
   medianMs: ms(recompute({ ...eightBySeven(largest), shape: { kind: 'round', diameter: 400 } })),
 });
+
+/** A studio grown to a size: copies of the sample's pieces, and pours of them until their events are the wanted lines. */
+function largeStudio(pieces: number, lines: number): Studio {
+  const grown = Array.from({ length: pieces }, (_, i): Piece => {
+    // an archive with one table's worth of pieces still planned
+    const { pourAt, ...from } = studio.pieces[i % studio.pieces.length]!;
+    return { ...from, ...(pourAt && i < studio.pieces.length && { pourAt }), id: `${from.id}-${i}`, name: `${from.name} no. ${i}` };
+  });
+  const pours: Studio['pours'] = [];
+  for (let n = 0, i = 0; n < lines; i++) {
+    const from = studio.pours[i % studio.pours.length]!;
+    const piece = { ...from.planned.piece, id: grown[i % pieces]!.id };
+    pours.push({ ...from, id: `large-${i}`, pieceId: piece.id, planned: { ...from.planned, piece } });
+    n += from.events.length;
+  }
+  return { ...studio, pieces: grown, pours };
+}
 
 const freePort = (): Promise<number> =>
   new Promise((resolve) => {
@@ -142,6 +159,22 @@ try {
     medianFrameMs: ms(median(frames)),
     longFrames: frames.filter((f) => f > 34).length,
   });
+
+  const [pieces, lines] = [300, 5000];
+  await page.goto(`${base}/settings`);
+  await page
+    .getByLabel('Open a file')
+    .setInputFiles({ name: 'large.json', mimeType: 'application/json', buffer: Buffer.from(writeStudio(largeStudio(pieces, lines))) });
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await page.getByText('The studio was replaced').waitFor();
+  const opensLarge: number[] = [];
+  for (let i = 0; i < 5; i++) {
+    const begun = performance.now();
+    await page.goto(`${base}/pieces`);
+    await page.getByText(`${studio.pieces[1]!.name} no. 1`, { exact: true }).waitFor();
+    opensLarge.push(performance.now() - begun);
+  }
+  print({ bench: 'a large studio opened to its list', pieces, lines, medianMs: ms(median(opensLarge)) });
 } finally {
   await browser.close();
   stop();

@@ -133,7 +133,14 @@ visit('a board put on another size takes its sea along, and a piece is removed o
   await page.getByRole('button', { name: 'Remove this piece' }).click();
   await page.getByRole('button', { name: 'Remove it' }).click();
   await page.getByText('Kelp Cove II', { exact: true }).first().waitFor();
-  assert.equal(await page.getByText('Kelp Cove I', { exact: true }).count(), 0);
+  await page.getByText('Kelp Cove I was removed.').waitFor();
+  assert.equal(await page.getByRole('link', { name: 'Chart of Kelp Cove I ', exact: false }).count(), 2);
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await until(
+    () => page.getByRole('link', { name: 'Chart of Kelp Cove I ', exact: false }).count(),
+    (n) => n === 3,
+    'it is back',
+  );
 });
 
 visit('units are shown as chosen and read as written', {}, async ({ page, base }) => {
@@ -141,6 +148,11 @@ visit('units are shown as chosen and read as written', {}, async ({ page, base }
   await page.getByLabel('Lengths').selectOption('in');
   await page.getByLabel('Volumes').selectOption('fl oz');
   await page.getByLabel('Temperatures').selectOption('°F');
+  await until(
+    () => page.getByLabel('By day').inputValue(),
+    (v) => v === '70.5 °F',
+    'shown in the chosen unit',
+  );
   await page.getByLabel('By day').fill('75');
   await page.keyboard.press('Enter');
   await until(

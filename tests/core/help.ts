@@ -3,6 +3,7 @@ import { readFileSync } from 'node:fs';
 import {
   emptyStudio,
   openStudio,
+  startingBoard,
   startingMethod,
   startingPiece,
   startingResin,
@@ -24,20 +25,9 @@ export const method = startingMethod;
 export const empty: Studio = emptyStudio();
 export const means: Means = { resins: empty.resins, colourants: empty.colourants, method, roomC: 23 };
 
-const panel: BoardAnswers = {
-  name: 'Test panel',
-  count: 1,
-  use: 'wall',
-  shape: { kind: 'rectangle', width: 400, height: 300 },
-  thickness: 18,
-  surface: { material: 'raw wood', primer: 'gesso', primerCoats: 3 },
-  edge: 'run over',
-  resinId: resin.id,
-};
-
 /** A 400 × 300 mm panel as the interface would make it, with some answers or fields changed. */
 export const piece = (change: Partial<Piece> = {}, answers: Partial<BoardAnswers> = {}): Piece => ({
-  ...startingPiece('test', { ...panel, ...answers }, empty),
+  ...startingPiece('test', { ...startingBoard(resin.id), name: 'Test panel', ...answers }, empty),
   ...change,
 });
 

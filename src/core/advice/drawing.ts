@@ -1,7 +1,7 @@
 import { plain } from '#core/units';
 import type { Finding, Rule } from './finding';
 
-/** White planned for a minute outside its window. */
+/** White planned for a minute at which it is not ready, or no longer. */
 export const whiteOffWindow: Rule = ({ plan }) =>
   plan.pours.flatMap(({ steps, batches }, pour) =>
     steps.flatMap((step, i): Finding[] => {

@@ -14,7 +14,7 @@ export interface Windows {
   stirred: number;
   /** Tint lays and blends; later and shorter is still possible. */
   tint: Span;
-  /** White has body and can still be laid. `until` may be before `from`: then there is no window. */
+  /** White has body and can still be laid. `until` may be before `from`: then it never is. */
   white: Span;
   /** The middle third of that: white holds a crisp edge. */
   whiteBest: Span;

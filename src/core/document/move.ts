@@ -18,7 +18,7 @@ const movedPour = (pour: Pour, by: number): Pour => ({
  */
 export function movedTo(studio: Studio, recorded: number, now: number): Studio {
   const past = Math.floor((now - recorded) / HOUR) * HOUR;
-  const planned = Math.ceil((now - recorded) / DAY) * DAY;
+  const planned = Math.floor((now - recorded) / DAY) * DAY;
   return {
     ...studio,
     pieces: studio.pieces.map((piece) => ({

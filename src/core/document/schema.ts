@@ -2,7 +2,7 @@ import Type, { type Static, type TSchema } from 'typebox';
 import { limits } from './limits';
 
 /**
- * Version 1 of the studio document. Lengths in mm, volumes in ml, weights in g, temperatures in °C,
+ * The studio document, version 1: lengths in mm, volumes in ml, weights in g, temperatures in °C,
  * shares as fractions of 1, times as ISO 8601 in UTC. What can be computed is never stored.
  */
 

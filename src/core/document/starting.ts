@@ -73,6 +73,18 @@ export interface BoardAnswers {
   resinId: string;
 }
 
+/** The answers a new board starts from: an ordinary panel, primed. */
+export const startingBoard = (resinId: string): BoardAnswers => ({
+  name: '',
+  count: 1,
+  use: 'wall',
+  shape: { kind: 'rectangle', width: 400, height: 300 },
+  thickness: 18,
+  surface: { material: 'raw wood', primer: 'gesso', primerCoats: 3 },
+  edge: 'run over',
+  resinId,
+});
+
 /** Only parts whose colourant is on the shelf. */
 const onShelf = (tint: Tint, colourants: Colourant[]): Tint => ({
   ...tint,

@@ -30,38 +30,45 @@ export function linesInside(lines: Point[][], paths: Paths): Point[][] {
 type Path = Paths[number];
 type Vertex = Path[number];
 
-/** Whether p lies on the side a–b of a polygon, to 2 µm. The box is tried first, since almost every side fails it. */
-function onSide(p: Vertex, a: Vertex, b: Vertex): boolean {
-  if ((p.x < a.x - 2 && p.x < b.x - 2) || (p.x > a.x + 2 && p.x > b.x + 2)) return false;
-  if ((p.y < a.y - 2 && p.y < b.y - 2) || (p.y > a.y + 2 && p.y > b.y + 2)) return false;
-  const [dx, dy] = [b.x - a.x, b.y - a.y];
-  return Math.abs((p.x - a.x) * dy - (p.y - a.y) * dx) < 2 * Math.sqrt(dx * dx + dy * dy);
+/** How near a vertex must be to a side to lie on it, µm: the clipper rounds to whole ones. */
+const ON = 2;
+
+/** Whether p lies on the side a–b of a polygon. The box is tried first, since almost every side fails it. */
+function onSide(px: number, py: number, a: Vertex, b: Vertex): boolean {
+  if (px < Math.min(a.x, b.x) - ON || px > Math.max(a.x, b.x) + ON) return false;
+  if (py < Math.min(a.y, b.y) - ON || py > Math.max(a.y, b.y) + ON) return false;
+  const dx = b.x - a.x;
+  const dy = b.y - a.y;
+  return Math.abs((px - a.x) * dy - (py - a.y) * dx) < ON * Math.sqrt(dx * dx + dy * dy);
 }
+
+/** The sides of a rim a vertex may lie on: its two where it is a corner, else the first whose line it is on. */
+function sidesOf(p: Vertex, rim: Path, corners: Map<number, number>): number[] {
+  const corner = corners.get(keyOf(p));
+  if (corner !== undefined) return [corner, (corner || rim.length) - 1];
+  for (let i = 0; i < rim.length; i++) if (onSide(p.x, p.y, rim[i]!, rim[i + 1] ?? rim[0]!)) return [i];
+  return [];
+}
+
+const keyOf = (p: Vertex): number => p.x * 1e8 + p.y;
 
 /**
  * Length of the boundary that polygons cut from a rim still share with it, mm. The clipper keeps the rim's own
  * vertices, so an edge of a cut polygon is on the rim when both its ends are on one of the rim's sides.
  */
 export function lengthShared(paths: Paths, rim: Path): number {
-  const n = rim.length;
-  const key = (p: Vertex): number => p.x * 1e8 + p.y;
-  const corners = new Map(rim.map((p, i) => [key(p), i]));
-  const onSameSide = (p: Vertex, q: Vertex, i: number): boolean => {
-    const a = rim[i]!;
-    const b = rim[i + 1 < n ? i + 1 : 0]!;
-    return onSide(p, a, b) && onSide(q, a, b);
-  };
-  const onRim = (p: Vertex, q: Vertex): boolean => {
-    const corner = corners.get(key(p)) ?? corners.get(key(q));
-    if (corner !== undefined) return onSameSide(p, q, corner) || onSameSide(p, q, (corner || n) - 1);
-    for (let i = 0; i < n; i++) if (onSameSide(p, q, i)) return true;
-    return false;
-  };
+  const corners = new Map(rim.map((p, i) => [keyOf(p), i]));
   let total = 0;
-  for (const path of paths)
+  for (const path of paths) {
+    const sides = path.map((p) => sidesOf(p, rim, corners));
     path.forEach((p, k) => {
-      const q = path[(k + 1) % path.length]!;
-      if (onRim(p, q)) total += Math.hypot(q.x - p.x, q.y - p.y);
+      const next = k + 1 < path.length ? k + 1 : 0;
+      const q = path[next]!;
+      const shared =
+        sides[k]!.some((i) => onSide(q.x, q.y, rim[i]!, rim[i + 1] ?? rim[0]!)) ||
+        sides[next]!.some((i) => onSide(p.x, p.y, rim[i]!, rim[i + 1] ?? rim[0]!));
+      if (shared) total += Math.hypot(q.x - p.x, q.y - p.y);
     });
+  }
   return total / UM;
 }

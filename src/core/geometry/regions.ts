@@ -24,12 +24,34 @@ export interface Cut {
   crossed: boolean;
 }
 
-/** Everything seaward of a curve: the curve closed round a box far outside the board. */
-function seaward(curve: Point[], side: Sea['side'], box: { width: number; height: number }): Ring {
-  const far = box.width + box.height + 1000;
-  const [first, last] = [curve[0]!, curve.at(-1)!];
-  const y = side === 'far' ? -far : box.height + far;
-  return [{ x: -far, y: first.y }, ...curve, { x: box.width + far, y: last.y }, { x: box.width + far, y }, { x: -far, y }];
+/** How far beyond the board a curve is run on, mm: level from its ends, past anything that could be on the board. */
+const BEYOND = 10_000;
+
+const runOn = (curve: Point[]): Point[] => [{ x: -BEYOND, y: curve[0]!.y }, ...curve, { x: BEYOND, y: curve.at(-1)!.y }];
+
+/** A level line far off the board on its sea side, or on its land side. */
+const faroff = (side: Sea['side'], seaward: boolean): Point[] => {
+  const y = (side === 'far') === seaward ? -BEYOND : BEYOND;
+  return [
+    { x: -BEYOND, y },
+    { x: BEYOND, y },
+  ];
+};
+
+const between = (a: Point[], b: Point[]): Ring => [...a, ...[...b].reverse()];
+
+/** The beach and the parts of the sea as strips between neighbouring curves, which do not cross. */
+function strips(board: Paths, curves: Point[][], side: Sea['side']): Paths[] {
+  const lines = [faroff(side, false), ...curves.map(runOn), faroff(side, true)];
+  return lines.slice(1).map((line, i) => common(board, toPaths([between(lines[i]!, line)])));
+}
+
+/** The same where curves cross: each part is what lies seaward of all curves so far and not of the next. */
+function nested(board: Paths, curves: Point[][], side: Sea['side']): Paths[] {
+  const seas = curves.map((curve) => toPaths([between(runOn(curve), faroff(side, true))]));
+  const waters: Paths[] = [board];
+  for (const sea of seas) waters.push(common(waters.at(-1)!, sea));
+  return waters.map((water, i) => (i < seas.length ? without(water, seas[i]!) : water));
 }
 
 const region = (paths: Paths, rim: Paths[number]): Region => ({
@@ -38,27 +60,15 @@ const region = (paths: Paths, rim: Paths[number]): Region => ({
   rim: lengthShared(paths, rim),
 });
 
-/**
- * Cuts a board by its shoreline and tint edges. Each region is what lies seaward of its curve and not of the next one,
- * so that beach and sea add up to the outline whatever the curves do.
- */
+/** Cuts a board by its shoreline and tint edges into regions that add up to the outline, whatever the curves do. */
 export function cutBoard(shape: Shape, holes: Hole[], sea: Sea): Cut {
-  const box = bounds(shape);
   const rim = toPaths([rimRing(shape)]);
   const board = without(rim, toPaths(holes.map(holeRing)));
   const curves = [sea.shoreline, ...sea.edges].map(curveOf);
-  const seas = curves.map((curve) => toPaths([seaward(curve, sea.side, box)]));
-
-  const waters: Paths[] = [];
-  for (const beyond of seas) waters.push(common(waters.at(-1) ?? board, beyond));
+  const crossed = curves.some((curve, i) => i > 0 && landward(curve, curves[i - 1]!, sea.side, bounds(shape).width));
+  const [beach, ...parts] = (crossed ? nested : strips)(board, curves, sea.side).map((paths) => region(paths, rim[0]!));
   const shore = linesInside([curves[0]!], board);
-  return {
-    beach: region(without(board, seas[0]!), rim[0]!),
-    sea: waters.map((water, i) => region(i + 1 < seas.length ? without(water, seas[i + 1]!) : water, rim[0]!)),
-    shoreLength: shore.reduce((sum, line) => sum + lineLength(line), 0),
-    shore,
-    crossed: curves.some((curve, i) => i > 0 && landward(curve, curves[i - 1]!, sea.side, box.width)),
-  };
+  return { beach: beach!, sea: parts, shoreLength: shore.reduce((sum, line) => sum + lineLength(line), 0), shore, crossed };
 }
 
 /** Curves are smoothed once for each list of points; a drag changes one list and leaves the others. */
@@ -70,11 +80,17 @@ function curveOf(points: Point[]): Point[] {
   return curve;
 }
 
-/** Height of a curve that runs from left to right, at x; beyond its ends it runs level. */
+/** Height of a curve that runs from left to right, at x, by bisection; beyond its ends it runs level. */
 function heightAt(curve: Point[], x: number): number {
-  const next = curve.findIndex((p) => p.x >= x);
-  if (next <= 0) return (next === 0 ? curve[0]! : curve.at(-1)!).y;
-  const [a, b] = [curve[next - 1]!, curve[next]!];
+  let [low, high] = [0, curve.length - 1];
+  if (x <= curve[low]!.x) return curve[low]!.y;
+  if (x >= curve[high]!.x) return curve[high]!.y;
+  while (high - low > 1) {
+    const middle = (low + high) >> 1;
+    if (curve[middle]!.x <= x) low = middle;
+    else high = middle;
+  }
+  const [a, b] = [curve[low]!, curve[high]!];
   return a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x);
 }
 

@@ -69,11 +69,21 @@ function cutOf(piece: Piece): Cut {
   return cut;
 }
 
+const plans = new WeakMap<Piece, PiecePlan>();
+
 /**
- * Plans a piece. Pure; the same piece and means give the same plan.
+ * Plans a piece. Pure; the same piece and means give the same plan, which is kept while both are the same objects.
  * @throws RangeError where a coat names a resin that is not among the means
  */
 export function planPiece(piece: Piece, means: Means): PiecePlan {
+  const kept = plans.get(piece);
+  if (kept?.means === means) return kept;
+  const plan = planAnew(piece, means);
+  plans.set(piece, plan);
+  return plan;
+}
+
+function planAnew(piece: Piece, means: Means): PiecePlan {
   const cut = cutOf(piece);
   const coats = piece.coats.map((coat, i) => {
     const resin = means.resins.find((r) => r.id === coat.resinId);

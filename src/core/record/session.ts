@@ -1,22 +1,16 @@
 import type { Pour, PourEvent, Resin } from '#core/document';
 import { planPiece, type PourPlan, type Step } from '#core/plan';
+import { momentOf, timesOf, type Times } from './times';
 
-/** What a pour's events add up to. Moments in ms since 1970. */
-export interface Session {
+/** A pour's events read beside the plan it was started from. */
+export interface Session extends Times {
   pour: Pour;
   plan: PourPlan;
-  /** Events that were not taken back, in order. */
-  events: PourEvent[];
-  /** When each step of the plan was done, by its key. */
+  /** When each step of the plan was done, by its key; ms since 1970. */
   doneAt: Map<string, number>;
   /** The first step not done yet; undefined when the pour is over. */
   current?: Step;
-  /** When A and B of each batch met. */
-  mixedAt: Map<number, number>;
-  done?: number;
 }
-
-const ms = (event: PourEvent): number => Date.parse(event.at);
 
 /** The plan a pour was started from, from the inputs it kept. */
 export function planOfPour(pour: Pour): PourPlan {
@@ -47,25 +41,15 @@ function stepOf(event: PourEvent, steps: Step[], doneAt: Map<string, number>): S
   }
 }
 
-/** Events that stand: those no later event took back. */
-export function standing(events: PourEvent[]): PourEvent[] {
-  const undone = new Set(events.flatMap((e) => (e.kind === 'undone' ? [e.undoes] : [])));
-  return events.filter((e) => e.kind !== 'undone' && !undone.has(e.seq));
-}
-
-/** Reads a pour's events beside the plan it was started from. */
 export function readSession(pour: Pour, plan = planOfPour(pour)): Session {
-  const events = standing(pour.events);
+  const times = timesOf(pour);
   const doneAt = new Map<string, number>();
-  const mixedAt = new Map<number, number>();
-  for (const event of events) {
+  for (const event of times.events) {
     const step = stepOf(event, plan.steps, doneAt);
-    if (step && !doneAt.has(step.key)) doneAt.set(step.key, ms(event));
-    if (event.kind === 'mixed') mixedAt.set(event.batch, ms(event));
+    if (step && !doneAt.has(step.key)) doneAt.set(step.key, momentOf(event));
   }
-  const done = doneAt.get('done');
-  const current = done === undefined ? plan.steps.find((s) => !doneAt.has(s.key)) : undefined;
-  return { pour, plan, events, doneAt, mixedAt, ...(current && { current }), ...(done !== undefined && { done }) };
+  const current = times.done === undefined ? plan.steps.find((s) => !doneAt.has(s.key)) : undefined;
+  return { ...times, pour, plan, doneAt, ...(current && { current }) };
 }
 
 /** One line of planned beside done; minutes after the pour's first meeting of A and B. */

@@ -1,29 +1,33 @@
 import type { Piece, Pour, Room } from '#core/document';
 import { groupCoats, planPiece, type Means } from '#core/plan';
 import { curingOf, stretchesOf, type Curing, type Laid, type Stretch } from '#core/schedule';
-import { readSession, type Session } from './session';
+import { timesOf, type Times } from './times';
 
-/** Where a piece stands: what was poured, what cures, what comes next. */
+/** A pour of a piece, and when it did what. */
+export interface Poured extends Times {
+  pour: Pour;
+}
+
+/** Where a piece stands: what was poured, what cures, what comes next. Read without planning its pours again. */
 export interface Standing {
   piece: Piece;
-  /** Its pours, oldest first. */
-  sessions: Session[];
+  /** Oldest first. */
+  pours: Poured[];
   /** The pour that is under way. */
-  open?: Session;
-  /** The last finished pour, and how it cures. */
-  last?: { session: Session; curing: Curing };
+  open?: Poured;
+  /** How the last finished pour cures. */
+  curing?: Curing;
   /** The first coats that have not been poured; undefined when all are. */
   next?: { coatIds: string[]; pour: number };
   stretches: Stretch[];
 }
 
-/** The slowest resin of a pour decides when it may be touched. */
-function laidOf(session: Session, last: boolean, now: number): Laid | undefined {
-  const { pour, plan, mixedAt, done } = session;
-  const resin = plan.batches.map((b) => b.resin).sort((a, b) => b.recoatFromH - a.recoatFromH)[0];
+/** A pour as it lies; the slowest of its resins decides when it may be touched. */
+function laidOf({ pour, started, mixedAt, done }: Poured, last: boolean, now: number): Laid | undefined {
+  const { piece, resins, room, method } = pour.planned;
+  const used = new Set(piece.coats.filter((coat) => pour.coatIds.includes(coat.id)).map((coat) => coat.resinId));
+  const resin = resins.filter((r) => used.has(r.id)).sort((a, b) => b.recoatFromH - a.recoatFromH)[0];
   if (!resin) return undefined;
-  const started = Date.parse(pour.startedAt);
-  const { room, method } = pour.planned;
   return {
     mixed: Math.max(started, ...mixedAt.values()),
     started,
@@ -60,25 +64,25 @@ function plannedLaid(piece: Piece, pour: number, means: Means, room: Room, last:
  * @param offset local time ahead of UTC, min
  */
 export function standingOf(piece: Piece, pours: Pour[], means: Means, room: Room, now: number, offset: number): Standing {
-  const sessions = pours
+  const own = pours
     .filter((p) => p.pieceId === piece.id)
-    .sort((a, b) => Date.parse(a.startedAt) - Date.parse(b.startedAt))
-    .map((pour) => readSession(pour));
+    .map((pour): Poured => ({ pour, ...timesOf(pour) }))
+    .sort((a, b) => a.started - b.started);
   const groups = groupCoats(piece.coats);
-  const poured = new Set(sessions.flatMap((s) => s.pour.coatIds));
+  const poured = new Set(own.flatMap((p) => p.pour.coatIds));
   const pour = groups.findIndex((group) => group.some((coat) => !poured.has(coat.id)));
   const next = pour < 0 ? undefined : { coatIds: groups[pour]!.map((c) => c.id), pour };
 
-  const laid = sessions.flatMap((s, i) => laidOf(s, !next && i === sessions.length - 1, now) ?? []);
+  const laid = own.flatMap((p, i) => laidOf(p, !next && i === own.length - 1, now) ?? []);
   const ahead = next && plannedLaid(piece, next.pour, means, room, next.pour === groups.length - 1);
-  const open = sessions.find((s) => s.done === undefined);
-  const finished = sessions.findLast((s) => s.done !== undefined);
-  const finishedLaid = finished && laid[sessions.indexOf(finished)];
+  const open = own.find((p) => p.done === undefined);
+  const finished = own.findLast((p) => p.done !== undefined);
+  const lying = finished && laidOf(finished, false, now);
   return {
     piece,
-    sessions,
+    pours: own,
     ...(open && { open }),
-    ...(finished && finishedLaid && { last: { session: finished, curing: curingOf(finishedLaid, offset) } }),
+    ...(lying && { curing: curingOf(lying, offset) }),
     ...(next && { next }),
     stretches: stretchesOf(ahead ? [...laid, ahead] : laid, offset),
   };

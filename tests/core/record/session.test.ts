@@ -91,7 +91,7 @@ test('where a piece stands: not begun, pouring, curing, all poured', () => {
   const first = pour(mixed, [40, { kind: 'done' }]);
   const curing = stand([first]);
   assert.deepEqual([curing.open, curing.next], [undefined, { coatIds: [top], pour: 1 }]);
-  assert.ok(curing.last!.curing.recoatFrom > t0 + 6 * 3_600_000);
+  assert.ok(curing.curing!.recoatFrom > t0 + 6 * 3_600_000);
   const second: Pour = {
     ...pour(mixed, [40, { kind: 'done' }]),
     id: 'q',
@@ -113,8 +113,8 @@ test('the sample studio has planned pieces, one curing, and two finished with di
   const now = Date.parse('2026-11-25T13:36:00Z');
   const m = { resins: studio.resins, colourants: studio.colourants, method: studio.method, roomC: 21.4 };
   const all = studio.pieces.map((p) => standingOf(p, studio.pours, m, studio.rooms[0]!, now, 0));
-  assert.equal(all.filter((s) => s.last && now < s.last.curing.recoatFrom).length, 1);
-  assert.ok(all.filter((s) => s.sessions.length === 0).length >= 3);
-  assert.equal(all.filter((s) => s.sessions.length && !s.next).length, 2);
+  assert.equal(all.filter((s) => s.curing && now < s.curing.recoatFrom).length, 1);
+  assert.ok(all.filter((s) => s.pours.length === 0).length >= 3);
+  assert.equal(all.filter((s) => s.pours.length && !s.next).length, 2);
   assert.equal(new Set(studio.pours.flatMap((p) => p.verdict ?? [])).size, 2);
 });

@@ -1,10 +1,17 @@
 <script lang="ts">
-  import { readSession } from '#core/record';
+  import { coatName } from '#core/plan';
+  import { timesOf } from '#core/record';
   import { shared } from '$lib/store/shared.svelte';
   import { clockTime, weekday, dayMonth } from '$lib/ui/clock.svelte';
 
-  const sessions = $derived(
-    shared.pours?.map((pour) => readSession(pour)).sort((a, b) => Date.parse(b.pour.startedAt) - Date.parse(a.pour.startedAt)),
+  const lines = $derived(
+    shared.pours
+      ?.map((pour) => ({
+        pour,
+        ...timesOf(pour),
+        coats: pour.planned.piece.coats.filter((coat) => pour.coatIds.includes(coat.id)).map(coatName),
+      }))
+      .sort((a, b) => b.started - a.started),
   );
 </script>
 
@@ -12,10 +19,9 @@
 
 <main class="flex flex-col gap-3 p-4">
   <h1 class="text-[28px]">Log</h1>
-  {#if sessions?.length}
+  {#if lines?.length}
     <ul class="sheet divide-y divide-rule">
-      {#each sessions as { pour, plan, done } (pour.id)}
-        {@const started = Date.parse(pour.startedAt)}
+      {#each lines as { pour, started, coats, done } (pour.id)}
         <li>
           <a
             href={done === undefined ? `/pour/${pour.id}` : `/log/${pour.id}`}
@@ -24,7 +30,7 @@
             <span class="text-soft">{weekday(started).split(' ')[0]} {dayMonth(started)}, {clockTime(started)}</span>
             <span
               ><span class="font-serif text-[18px]">{pour.planned.piece.name}</span><span class="block text-[13px] text-soft"
-                >{plan.coats.map((c) => c.name.toLowerCase()).join(', ')}</span
+                >{coats.join(', ').toLowerCase()}</span
               ></span
             >
             <span
@@ -35,7 +41,7 @@
         </li>
       {/each}
     </ul>
-  {:else if sessions}
+  {:else if lines}
     <div class="sheet p-8">
       <h2 class="text-[22px]">Nothing poured yet</h2>
       <p class="mt-2 max-w-prose text-soft">

@@ -1,23 +1,20 @@
 <script lang="ts">
-  import { planPiece } from '#core/plan';
   import { standingOf } from '#core/record';
-  import { writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
-  import { writeBoard } from '$lib/ui/board';
-  import { dayMonth, minutes, offsetAt } from '$lib/ui/clock.svelte';
-  import { doingNow } from '$lib/ui/doing';
-  import Thumb from '$lib/ui/Thumb.svelte';
+  import { minutes, offsetAt } from '$lib/ui/clock.svelte';
+  import PieceRow from './PieceRow.svelte';
 
+  // the list stands as soon as the pieces are read; where each stands follows when the pours are
   const rows = $derived.by(() => {
     const { pieces, pours, means, room, settings } = shared;
-    if (!pieces || !pours || !means || !room || !settings) return undefined;
     const now = minutes.now;
-    return pieces.map((piece) => {
-      const plan = planPiece(piece, means);
-      const standing = standingOf(piece, pours, means, room, now, offsetAt(now));
-      const next = standing.next && plan.pours[standing.next.pour];
-      return { piece, plan, standing, settings, doing: doingNow(standing, now), needs: next?.batches.reduce((sum, b) => sum + b.ml, 0) };
-    });
+    if (!pieces || !means || !room || !settings) return undefined;
+    return pieces.map((piece) => ({
+      piece,
+      means,
+      settings,
+      standing: pours && standingOf(piece, pours, means, room, now, offsetAt(now)),
+    }));
   });
 </script>
 
@@ -30,27 +27,7 @@
   </div>
   {#if rows?.length}
     <ul class="sheet grid gap-x-6 divide-y divide-rule lg:grid-cols-2 lg:divide-y-0">
-      {#each rows as { piece, plan, standing, settings, doing, needs } (piece.id)}
-        <li class="min-w-0 border-rule lg:border-b">
-          <a href="/pieces/{piece.id}" class="flex items-center gap-4 px-4 py-3 hover:bg-paper">
-            <span class="flex h-21 w-32 shrink-0 items-center justify-center"><Thumb {plan} class="max-h-full max-w-full" /></span>
-            <span class="min-w-0 grow">
-              <span class="block truncate font-serif text-[21px]">{piece.name}</span>
-              <span class="block {standing.open ? 'font-bold text-buoy' : ''}">{doing}</span>
-              <span class="block truncate text-[13px] text-soft"
-                >{writeBoard(piece, settings)}{piece.dueOn ? ` · due ${dayMonth(Date.parse(piece.dueOn))}` : ''}</span
-              >
-            </span>
-            {#if needs}
-              <span class="shrink-0 text-right max-sm:hidden"
-                ><span class="block text-[13px] text-soft">next pour</span><span class="text-[17px]"
-                  >{writeVolume(needs, settings.volume)}</span
-                ></span
-              >
-            {/if}
-          </a>
-        </li>
-      {/each}
+      {#each rows as row (row.piece.id)}<PieceRow {...row} />{/each}
     </ul>
   {:else if rows}
     <div class="sheet p-8">

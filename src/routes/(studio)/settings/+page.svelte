@@ -5,7 +5,7 @@
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import Choice from '$lib/ui/Choice.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import LiveField from '$lib/ui/LiveField.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import StudioFile from './StudioFile.svelte';
 
@@ -57,32 +57,33 @@
               onchange={(measure) => set({ measure })}
               hint="With a scale, the slip of equal grams is named."
             />
-            {#key settings.scaleStep}<Field
-                label="The scale reads in steps of"
-                text={`${plain(settings.scaleStep, 3)} g`}
-                read={readStep}
-                commit={(scaleStep) => scaleStep !== settings.scaleStep && set({ scaleStep })}
-              />{/key}
+            <LiveField
+              label="The scale reads in steps of"
+              shows={`${plain(settings.scaleStep, 3)} g`}
+              read={readStep}
+              value={settings.scaleStep}
+              commit={(scaleStep) => set({ scaleStep })}
+            />
           </div>
         </Sheet>
         <Sheet title="What the amounts rest on">
           <div class="grid gap-4 p-4 sm:grid-cols-2">
-            {#key method}
-              <Field
-                label="Spare"
-                text={writeShare(method.spare)}
-                read={readSpare}
-                commit={(spare) => spare !== method.spare && attempt(() => changeMethod({ spare }))}
-                hint="Added to every coat. 5 % until your own log says otherwise."
-              />
-              <Field
-                label="Drips off a metre of open rim"
-                text={`${plain(method.dripPerM, 1)} ml`}
-                read={readDrip}
-                commit={(dripPerM) => dripPerM !== method.dripPerM && attempt(() => changeMethod({ dripPerM }))}
-                hint="Only where the sea runs over the edge."
-              />
-            {/key}
+            <LiveField
+              label="Spare"
+              shows={writeShare(method.spare)}
+              read={readSpare}
+              value={method.spare}
+              commit={(spare) => attempt(() => changeMethod({ spare }))}
+              hint="Added to every coat. 5 % until your own log says otherwise."
+            />
+            <LiveField
+              label="Drips off a metre of open rim"
+              shows={`${plain(method.dripPerM, 1)} ml`}
+              read={readDrip}
+              value={method.dripPerM}
+              commit={(dripPerM) => attempt(() => changeMethod({ dripPerM }))}
+              hint="Only where the sea runs over the edge."
+            />
           </div>
         </Sheet>
       </div>
@@ -99,34 +100,37 @@
                 />
               </div>
             {/if}
-            {#key `${room.id} ${settings.temperature} ${room.dayC} ${room.nightC} ${room.dayHour} ${room.nightHour}`}
-              <Field
-                label="By day"
-                text={writeT(room.dayC)}
-                read={readRoom}
-                commit={(dayC) => dayC !== room.dayC && attempt(() => changeRoom(room.id, { dayC }))}
-                hint="Pieces are planned at this. 20–24 °C is usual."
-              />
-              <Field
-                label="warmest at (hour)"
-                text={String(room.dayHour)}
-                read={readHour}
-                commit={(dayHour) => dayHour !== room.dayHour && attempt(() => changeRoom(room.id, { dayHour }))}
-              />
-              <Field
-                label="By night"
-                text={writeT(room.nightC)}
-                read={readRoom}
-                commit={(nightC) => nightC !== room.nightC && attempt(() => changeRoom(room.id, { nightC }))}
-                hint="The tide line cures by day and by night."
-              />
-              <Field
-                label="coolest at (hour)"
-                text={String(room.nightHour)}
-                read={readHour}
-                commit={(nightHour) => nightHour !== room.nightHour && attempt(() => changeRoom(room.id, { nightHour }))}
-              />
-            {/key}
+            ${settings.temperature} ${room.dayC} ${room.nightC} ${room.dayHour} ${room.nightHour}`}
+            <LiveField
+              label="By day"
+              shows={writeT(room.dayC)}
+              read={readRoom}
+              value={room.dayC}
+              commit={(dayC) => attempt(() => changeRoom(room.id, { dayC }))}
+              hint="Pieces are planned at this. 20–24 °C is usual."
+            />
+            <LiveField
+              label="warmest at (hour)"
+              shows={String(room.dayHour)}
+              read={readHour}
+              value={room.dayHour}
+              commit={(dayHour) => attempt(() => changeRoom(room.id, { dayHour }))}
+            />
+            <LiveField
+              label="By night"
+              shows={writeT(room.nightC)}
+              read={readRoom}
+              value={room.nightC}
+              commit={(nightC) => attempt(() => changeRoom(room.id, { nightC }))}
+              hint="The tide line cures by day and by night."
+            />
+            <LiveField
+              label="coolest at (hour)"
+              shows={String(room.nightHour)}
+              read={readHour}
+              value={room.nightHour}
+              commit={(nightHour) => attempt(() => changeRoom(room.id, { nightHour }))}
+            />
           </div>
         </Sheet>
         <StudioFile />

@@ -44,7 +44,7 @@
     pour && (pour.batches.find((b) => b.resin.id === plan?.piece.coats.find((c) => c.id === selected)?.resinId) ?? pour.batches[0]),
   );
 
-  const poured = $derived(Boolean(standing?.sessions.some((s) => s.pour.coatIds.some((id) => pour?.coats.some((c) => c.coat.id === id)))));
+  const poured = $derived(Boolean(standing?.pours.some((s) => s.pour.coatIds.some((id) => pour?.coats.some((c) => c.coat.id === id)))));
 
   const typing = (event: KeyboardEvent): boolean => event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
 

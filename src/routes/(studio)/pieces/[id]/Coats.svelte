@@ -5,7 +5,7 @@
   import type { CoatPlan, PiecePlan } from '#core/plan';
   import { duration, film, fixed, length, plain, readWithin, writeDuration, writeLength, writeSpan, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import LiveField from '$lib/ui/LiveField.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import type { PieceEditor } from './editor.svelte';
 
@@ -82,40 +82,41 @@
             {#if coat.kind === 'wave'}
               {@const set = (label: string, change: Partial<typeof coat>) =>
                 editor.commit(label, (p) => withCoat(p, coat.id, (old) => ({ ...old, ...change }) as Coat))}
-              {#key `${coat.layAt} ${coat.reachSea} ${coat.reachUp} ${settings.length}`}
-                <Field
-                  narrow
-                  label="lay at"
-                  text={`${plain(coat.layAt, 1)} min`}
-                  read={readMinute}
-                  commit={(layAt) => layAt !== coat.layAt && set('Change when the white is laid', { layAt })}
-                />
-                <Field
-                  narrow
-                  label="to sea"
-                  text={writeLength(coat.reachSea, settings.length)}
-                  read={readReach}
-                  commit={(reachSea) => reachSea !== coat.reachSea && set('Change the reach to sea', { reachSea })}
-                />
-                <Field
-                  narrow
-                  label="up beach"
-                  text={writeLength(coat.reachUp, settings.length)}
-                  read={readReach}
-                  commit={(reachUp) => reachUp !== coat.reachUp && set('Change the reach up the beach', { reachUp })}
-                />
-              {/key}
+
+              <LiveField
+                narrow
+                label="lay at"
+                shows={`${plain(coat.layAt, 1)} min`}
+                read={readMinute}
+                value={coat.layAt}
+                commit={(layAt) => set('Change when the white is laid', { layAt })}
+              />
+              <LiveField
+                narrow
+                label="to sea"
+                shows={writeLength(coat.reachSea, settings.length)}
+                read={readReach}
+                value={coat.reachSea}
+                commit={(reachSea) => set('Change the reach to sea', { reachSea })}
+              />
+              <LiveField
+                narrow
+                label="up beach"
+                shows={writeLength(coat.reachUp, settings.length)}
+                read={readReach}
+                value={coat.reachUp}
+                commit={(reachUp) => set('Change the reach up the beach', { reachUp })}
+              />
             {:else}
-              {#key coat.film}
-                <Field
-                  narrow
-                  label="film"
-                  text={mm(coat.film)}
-                  read={readFilm}
-                  hint={`${plain(coverage(coat.film), 1)} ml/100 cm²`}
-                  commit={(v) => v !== coat.film && editor.commit(`Change the film of ${c.name}`, (p) => withFilm(p, coat.id, v))}
-                />
-              {/key}
+              <LiveField
+                narrow
+                label="film"
+                shows={mm(coat.film)}
+                read={readFilm}
+                hint={`${plain(coverage(coat.film), 1)} ml/100 cm²`}
+                value={coat.film}
+                commit={(v) => editor.commit(`Change the film of ${c.name}`, (p) => withFilm(p, coat.id, v))}
+              />
             {/if}
             <button
               type="button"
@@ -129,10 +130,10 @@
       <p class="p-3 text-soft">No coats yet. Add the first one: sand for a beach, or the sea.</p>
     {/each}
   </div>
-  <div class="flex shrink-0 flex-wrap items-center gap-x-0.5 border-t border-rule px-2 py-1 text-[13px]">
+  <div class="flex shrink-0 flex-wrap items-center border-t border-rule px-3 py-1 text-[13px]">
     <span class="text-soft">Add</span>
     {#each Object.entries(addable) as [kind, word] (kind)}
-      <button type="button" class="button button-quiet px-1! text-[13px]" onclick={() => add(kind as Coat['kind'])}>{word}</button>
+      <button type="button" class="button button-quiet px-[3px]! text-[13px]" onclick={() => add(kind as Coat['kind'])}>{word}</button>
     {/each}
   </div>
 </Sheet>

@@ -4,7 +4,7 @@
   import { fraction, plain, readWithin, writeShare, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { writeDose } from '$lib/ui/doses';
-  import Field from '$lib/ui/Field.svelte';
+  import LiveField from '$lib/ui/LiveField.svelte';
   import type { PieceEditor } from './editor.svelte';
 
   /** Where a cup's amount comes from, its two parts by volume, and the recipe of its tint to change. */
@@ -46,16 +46,16 @@
   </p>
   {#each parts as { colourant, load } (colourant.id)}
     {@const dose = cup.doses.find((d) => d.colourantId === colourant.id)}
-    {#key load}
-      <Field
-        narrow
-        label={colourant.name}
-        text={percent(load!)}
-        read={readLoad}
-        hint={dose && writeDose(dose)}
-        commit={(v) => v !== load && set({ colourantId: colourant.id, load: v }, colourant.name)}
-      />
-    {/key}
+
+    <LiveField
+      narrow
+      label={colourant.name}
+      shows={percent(load!)}
+      read={readLoad}
+      hint={dose && writeDose(dose)}
+      value={load!}
+      commit={(v) => set({ colourantId: colourant.id, load: v }, colourant.name)}
+    />
   {/each}
   {#if others.length}
     <p>

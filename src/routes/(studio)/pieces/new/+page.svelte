@@ -1,6 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { startingPiece, type BoardAnswers } from '#core/document';
+  import { startingBoard, startingPiece, type BoardAnswers } from '#core/document';
   import { addPiece } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
@@ -8,16 +8,7 @@
 
   /** The slowest resin leaves the most time, so a new piece begins with it. */
   const slowest = $derived(shared.resins && [...shared.resins].sort((a, b) => b.workingMin - a.workingMin)[0]);
-  const start = $derived<BoardAnswers>({
-    name: '',
-    count: 1,
-    use: 'wall',
-    shape: { kind: 'rectangle', width: 400, height: 300 },
-    thickness: 18,
-    surface: { material: 'raw wood', primer: 'gesso', primerCoats: 3 },
-    edge: 'run over',
-    resinId: slowest?.id ?? '',
-  });
+  const start = $derived(startingBoard(slowest?.id ?? ''));
 
   /** A stable id from the name, and a number where that is taken. */
   function idFor(name: string, taken: string[]): string {

@@ -1,9 +1,10 @@
 <script lang="ts">
+  import { toast } from 'svelte-sonner';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { withShape, type BoardAnswers, type Piece } from '#core/document';
   import { readPiece } from '$lib/store/studio';
-  import { editPiece, removePiece } from '$lib/store/edits';
+  import { editPiece, removePiece, undo } from '$lib/store/edits';
   import { Live } from '$lib/store/live.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
@@ -47,7 +48,13 @@
   }
 
   async function remove() {
-    if (piece && (await attempt(() => removePiece($state.snapshot(piece))))) await goto('/pieces');
+    if (!piece || !(await attempt(() => removePiece(piece)))) return;
+    const { id: removed, name } = piece;
+    await goto('/pieces');
+    toast(`${name} was removed.`, {
+      duration: 15_000,
+      action: { label: 'Bring it back', onClick: () => void attempt(() => undo(removed)) },
+    });
   }
 </script>
 
