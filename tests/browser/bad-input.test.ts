@@ -140,11 +140,12 @@ visit('a slip at the scale is sized before A and B meet', {}, async ({ page, bas
   await page.getByText(/The ratio is right to 0\.1\d %/).waitFor();
 });
 
-visit('a piece, a pour and a log line that are not there', {}, async ({ page, base }) => {
+visit('a piece, a pour, a log line and a screen that are not there', { allow: /404|Not found/ }, async ({ page, base }) => {
   for (const [path, says] of [
     ['/pieces/raft', 'This piece is not in the studio'],
     ['/pour/none', 'This pour is not in the studio'],
     ['/log/none', 'This pour is not in the log'],
+    ['/harbour', 'There is no screen at this address'],
   ]) {
     await page.goto(base + path);
     await page.getByText(says!).waitFor();

@@ -89,6 +89,7 @@ visit(
     await page.getByText(/^White is (in its window|at its best)$/).waitFor();
 
     // a slip, taken back
+    await page.clock.fastForward('00:10');
     await page.keyboard.press('Space');
     await page.getByText('Heat pass 1 of 2').waitFor();
     await page.keyboard.press('u');
@@ -98,6 +99,7 @@ visit(
     await page.keyboard.press('n');
     await page.getByRole('textbox', { name: 'Note' }).fill('Wind from the window, cover sooner.');
     await page.getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('dialog').waitFor({ state: 'detached' });
     await page.getByText('Heat pass 1 of 2').waitFor();
     await page.keyboard.press('h');
     await page.getByText('Heat pass 2 of 2').waitFor();

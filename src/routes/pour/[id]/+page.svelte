@@ -88,8 +88,18 @@
     busy = false;
     return stored;
   }
-  const done = () => step && happen(happeningOf(step));
-  const heat = () => happen({ kind: 'heat pass' });
+
+  /** A second tap this soon, ms, is a slip of the glove and not the next step done. */
+  const SLIP = 400;
+  let tapped = -Infinity;
+  async function tap(happening: Happening) {
+    if (performance.now() - tapped < SLIP) return;
+    tapped = performance.now();
+    // one that could not be stored may be tried again at once
+    if (!(await happen(happening))) tapped = -Infinity;
+  }
+  const done = () => step && tap(happeningOf(step));
+  const heat = () => tap({ kind: 'heat pass' });
   const last = $derived(session?.events.at(-1));
   const takeBack = () => last && happen({ kind: 'undone', undoes: last.seq });
   async function keepNote(event: SubmitEvent) {
@@ -129,7 +139,7 @@
 
 <div class="flex min-h-dvh flex-col bg-night text-nighttext lg:h-dvh">
   {#if session && settings}
-    <header class="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-1 border-b border-nightline px-4">
+    <header class="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-1 border-b border-nightline px-4 max-sm:pt-3">
       <h1 class="flex items-baseline gap-3 text-[21px]">
         Pouring <span class="font-sans text-[15px] text-nighttext">{session.pour.planned.piece.name}</span>
       </h1>
@@ -212,7 +222,7 @@
         {/each}
       </aside>
     </div>
-    <CupStrip {session} onpour={(cup) => happen({ kind: 'poured', cup })} />
+    <CupStrip {session} onpour={(cup) => tap({ kind: 'poured', cup })} />
   {:else if answer && !answer.found}
     <main class="p-8">
       <h1 class="text-[28px]">This pour is not in the studio</h1>

@@ -78,7 +78,7 @@
   <main class="flex min-h-full flex-col gap-3 px-4 pt-2 pb-3 lg:h-full">
     <div class="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-2">
       <h1 class="text-[28px] leading-tight">{piece.name}</h1>
-      <p class="min-w-0 text-[13px] text-soft">
+      <p class="min-w-0 flex-1 basis-60 text-[13px] text-soft">
         {writeBoard(piece, settings)}{piece.dueOn ? ` · due ${dayMonth(Date.parse(piece.dueOn))}` : ''}<br /><span class="text-ink"
           >{doingNow(standing, minutes.now)}</span
         >
@@ -98,7 +98,7 @@
         {/if}
       </div>
     </div>
-    <div class="grid min-h-0 grow gap-3 lg:grid-cols-[minmax(0,45fr)_minmax(0,57fr)]">
+    <div class="grid min-h-0 grow gap-3 lg:grid-cols-[minmax(0,37fr)_minmax(0,63fr)] xl:grid-cols-[minmax(0,45fr)_minmax(0,57fr)]">
       <div class="min-h-0 max-lg:min-h-130"><Chart {editor} {plan} findings={ofBoard} /></div>
       <div class="grid min-h-0 gap-3 lg:grid-rows-[auto_minmax(0,1fr)]">
         {#if pour && batch}

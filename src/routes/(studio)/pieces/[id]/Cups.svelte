@@ -71,7 +71,7 @@
                 <td>{amount(cup.ml)}</td>
                 <td>{fixed(cup.parts.aG, 1)}</td>
                 <td>{fixed(cup.parts.bG, 1)}</td>
-                <td class="text-[13px] whitespace-nowrap"
+                <td class="text-[12.5px] xl:whitespace-nowrap"
                   >{cup.sandG > 0 ? `${plain(cup.sandG, 0)} g sand` : writeDoses(cup.doses) || '–'}</td
                 >
                 <td class="pr-3! whitespace-nowrap {cup.load > cup.limit ? 'font-bold text-buoy' : ''}"
