@@ -7,3 +7,9 @@ const here = path.join(import.meta.dirname ?? path.dirname(new URL(import.meta.u
 const files = readdirSync(here).filter((name) => name.endsWith('.test.ts'));
 if (!files.length) throw new Error('no browser test found');
 for (const file of files.sort()) await import(pathToFileURL(path.join(here, file)).href);
+
+// the whole takes about three minutes; a run that hangs ends as a failure
+setTimeout(() => {
+  console.error('The browser tests were still running after 20 minutes.');
+  process.exit(1);
+}, 20 * 60_000).unref();

@@ -49,7 +49,9 @@ const launch = (): Promise<Browser> =>
   }));
 
 after(async () => {
-  await (await browser)?.close();
+  // a browser that hangs must not hold up the end of the run
+  const closed = browser?.then((b) => b.close());
+  await Promise.race([closed, new Promise((resolve) => setTimeout(resolve, 10_000).unref())]);
   children.forEach((child) => child.kill());
 });
 

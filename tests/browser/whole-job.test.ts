@@ -99,10 +99,14 @@ visit(
     await page.keyboard.press('n');
     await page.getByRole('textbox', { name: 'Note' }).fill('Wind from the window, cover sooner.');
     await page.getByRole('button', { name: 'Keep' }).click();
-  await page.getByRole('dialog').waitFor({ state: 'detached' });
+    await page.getByRole('dialog').waitFor({ state: 'detached' });
     await page.getByText('Heat pass 1 of 2').waitFor();
+    await page.clock.fastForward('00:40');
+    await page.keyboard.press('h');
+    // a second tap of the same glove is not a second pass
     await page.keyboard.press('h');
     await page.getByText('Heat pass 2 of 2').waitFor();
+    await page.clock.fastForward('00:40');
     await page.keyboard.press('h');
     await page.getByText('Cover it, level, hands off.').waitFor();
     await page.clock.fastForward('01:00');
