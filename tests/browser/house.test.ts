@@ -31,6 +31,7 @@ async function look({ page, base }: Visit, also: (path: string) => Promise<void>
     await page.locator('[aria-busy=true]').waitFor({ state: 'detached' });
     await page.locator('h1').first().waitFor();
     assert.deepEqual(await serious(page), [], path);
+    assert.doesNotMatch(await page.locator('body').innerText(), /[{}`$]|undefined|NaN|Infinity/, path);
     await also(path);
   }
 }

@@ -86,6 +86,7 @@
             />
           </div>
         </Sheet>
+        <StudioFile />
       </div>
       <div class="flex flex-col gap-3">
         <Sheet title="Room" aside="every clock runs on it">
@@ -100,7 +101,6 @@
                 />
               </div>
             {/if}
-            ${settings.temperature} ${room.dayC} ${room.nightC} ${room.dayHour} ${room.nightHour}`}
             <LiveField
               label="By day"
               shows={writeT(room.dayC)}
@@ -133,7 +133,6 @@
             />
           </div>
         </Sheet>
-        <StudioFile />
       </div>
     </div>
   {:else}
