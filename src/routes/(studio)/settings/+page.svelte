@@ -66,26 +66,6 @@
             />
           </div>
         </Sheet>
-        <Sheet title="What the amounts rest on">
-          <div class="grid gap-4 p-4 sm:grid-cols-2">
-            <LiveField
-              label="Spare"
-              shows={writeShare(method.spare)}
-              read={readSpare}
-              value={method.spare}
-              commit={(spare) => attempt(() => changeMethod({ spare }))}
-              hint="Added to every coat. 5 % until your own log says otherwise."
-            />
-            <LiveField
-              label="Drips off a metre of open rim"
-              shows={`${plain(method.dripPerM, 1)} ml`}
-              read={readDrip}
-              value={method.dripPerM}
-              commit={(dripPerM) => attempt(() => changeMethod({ dripPerM }))}
-              hint="Only where the sea runs over the edge."
-            />
-          </div>
-        </Sheet>
         <StudioFile />
       </div>
       <div class="flex flex-col gap-3">
@@ -130,6 +110,26 @@
               read={readHour}
               value={room.nightHour}
               commit={(nightHour) => attempt(() => changeRoom(room.id, { nightHour }))}
+            />
+          </div>
+        </Sheet>
+        <Sheet title="What the amounts rest on">
+          <div class="grid gap-4 p-4 sm:grid-cols-2">
+            <LiveField
+              label="Spare"
+              shows={writeShare(method.spare)}
+              read={readSpare}
+              value={method.spare}
+              commit={(spare) => attempt(() => changeMethod({ spare }))}
+              hint="Added to every coat. 5 % until your own log says otherwise."
+            />
+            <LiveField
+              label="Drips off a metre of open rim"
+              shows={`${plain(method.dripPerM, 1)} ml`}
+              read={readDrip}
+              value={method.dripPerM}
+              commit={(dripPerM) => attempt(() => changeMethod({ dripPerM }))}
+              hint="Only where the sea runs over the edge."
             />
           </div>
         </Sheet>
