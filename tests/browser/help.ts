@@ -53,6 +53,8 @@ after(async () => {
   const closed = browser?.then((b) => b.close());
   await Promise.race([closed, new Promise((resolve) => setTimeout(resolve, 10_000).unref())]);
   children.forEach((child) => child.kill());
+  // whatever still holds the process after that is not waited for; results have been reported by then
+  setTimeout(() => process.exit(), 15_000).unref();
 });
 
 export interface Visit {
@@ -72,7 +74,7 @@ export interface Terms {
 
 /** A test in an empty browser of its own. It fails when anything leaves the origin or the page complains. */
 export function visit(name: string, terms: Terms, body: (visit: Visit) => Promise<void>): void {
-  test(name, { timeout: 120_000 }, async () => {
+  test(name, { timeout: 300_000 }, async () => {
     const base = await (terms.server ?? demoServer)();
     const context = await (
       await launch()
@@ -86,7 +88,7 @@ export function visit(name: string, terms: Terms, body: (visit: Visit) => Promis
     context.on('console', (message) => message.type() === 'error' && complaints.push(message.text()));
     context.on('weberror', (error) => complaints.push(String(error.error())));
     const page = await context.newPage();
-    page.setDefaultTimeout(15_000);
+    page.setDefaultTimeout(45_000);
     try {
       await body({ context, page, base, complaints });
       const unexpected = complaints.filter((c) => !terms.allow?.test(c));
@@ -112,7 +114,7 @@ export const cupMl = async (page: Page, name: string): Promise<number> => Number
 /** Waits until a reading is what is wanted; shows the last one when it never is. */
 export async function until<T>(read: () => Promise<T>, good: (value: T) => boolean, what: string): Promise<T> {
   let value = await read();
-  for (let i = 0; i < 100 && !good(value); i++) {
+  for (let i = 0; i < 400 && !good(value); i++) {
     await new Promise((resolve) => setTimeout(resolve, 50));
     value = await read();
   }
