@@ -3,17 +3,21 @@ import svelteParser from 'svelte-eslint-parser';
 import ts from 'typescript-eslint';
 
 /** The house reads from the ground up: each core folder may import those before it, and nothing from outside the core. */
-const storeys = ['units', 'document', 'geometry', 'mix', 'cure', 'tint', 'level', 'schedule', 'plan', 'record', 'advice', 'report'];
+const storeys = ['units', 'document', 'geometry', 'mix', 'cure', 'tint', 'level', 'prepare', 'schedule', 'plan', 'record', 'advice', 'formats', 'report'];
 const outside = String.raw`^(\$|svelte|dexie|node:|comlink)`;
 
-const coreEntries = storeys.map((folder, i) => {
+const coreEntries = storeys.flatMap((folder, i) => {
   const above = storeys.slice(i + 1);
-  const patterns = [
-    { regex: outside, message: 'The core imports only the core and pure packages.' },
-    { regex: String.raw`^\.\./`, message: 'Another core folder is reached as #core/name.' },
-  ];
-  if (above.length) patterns.push({ regex: `^#core/(${above.join('|')})$`, message: 'Imports only go down.' });
-  return { files: [`src/core/${folder}/**/*.ts`], rules: { 'no-restricted-imports': ['error', { patterns }] } };
+  // a folder within a storey reaches one step up without leaving it
+  const entry = (files, leaving) => {
+    const patterns = [
+      { regex: outside, message: 'The core imports only the core and pure packages.' },
+      { regex: leaving, message: 'Another core folder is reached as #core/name.' },
+    ];
+    if (above.length) patterns.push({ regex: `^#core/(${above.join('|')})$`, message: 'Imports only go down.' });
+    return { files: [files], rules: { 'no-restricted-imports': ['error', { patterns }] } };
+  };
+  return [entry(`src/core/${folder}/*.ts`, String.raw`^\.\./`), entry(`src/core/${folder}/*/*.ts`, String.raw`^\.\./\.\./`)];
 });
 
 const typed = { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } };

@@ -4,7 +4,7 @@ import { Ajv } from 'ajv';
 import addFormats from 'ajv-formats';
 import standaloneCode from 'ajv/dist/standalone/index.js';
 import { build } from 'esbuild';
-import * as parts from '../src/core/document/schema';
+import * as parts from '../src/core/document/schema/index';
 
 const root = new URL('..', import.meta.url).pathname;
 

@@ -38,28 +38,11 @@ export const filmOverEdge: Rule = ({ plan }) =>
     ];
   });
 
-/** Resin on bare wood soaks in, warps it and draws air out of it. */
-export const rawWoodUnprimed: Rule = ({ plan }) => {
-  const { material, primer, primerCoats } = plan.piece.surface;
-  const bare = primer === 'none' || primer === 'scuff only' || primerCoats === 0;
-  if (!bare || (material !== 'raw wood' && material !== 'mdf') || !plan.coats.length) return [];
-  return [
-    {
-      code: 'raw-wood-unprimed',
-      severity: 'warn',
-      where: {},
-      says: `${material === 'mdf' ? 'MDF' : 'Raw wood'} has no primer.`,
-      why: 'Resin soaks in, can warp a thin board, and draws air out of it as bubbles.',
-      fix: 'Prime it with gesso, three coats, or a clear sealer, dried between coats.',
-    },
-  ];
-};
-
 /** Pigment reachable on a piece for food. */
 export const foodWithoutClearTop: Rule = ({ plan }) => {
   if (plan.piece.use !== 'food') return [];
   const top = plan.piece.coats.at(-1);
-  if (!top || top.kind === 'clear') return [];
+  if (!top || top.kind === 'clear' || top.kind === 'top') return [];
   return [
     {
       code: 'food-without-clear-top',

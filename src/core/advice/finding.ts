@@ -1,4 +1,5 @@
 import type { Settings } from '#core/document';
+import type { Join } from '#core/geometry';
 import type { PiecePlan } from '#core/plan';
 
 export type Severity = 'stop' | 'warn' | 'note';
@@ -18,6 +19,8 @@ export interface Finding {
 export interface Facts {
   plan: PiecePlan;
   measure: Settings['measure'];
+  /** How its curves meet those of its neighbours in a row. */
+  joins?: Join[];
 }
 
 /** A pure function from the facts to what it finds, which may be nothing. */

@@ -1,31 +1,98 @@
 import { boxOf } from './board';
-import type { Piece, Point } from './schema';
+import type { Piece, Point, Sea } from './schema';
 
-/** Least distance across between neighbours on a curve, mm. */
+/** Least distance between neighbours on a curve, mm. */
 const APART = 1;
+
+/** A curve of the drawing: its key stays the same while it is edited. */
+export interface DrawnLine {
+  /** "shoreline", "edge:2", "coast:id", "coast:id:0", "breaker:id" or "bare". */
+  key: string;
+  points: Point[];
+  closed: boolean;
+}
 
 const tenth = (mm: number): number => Math.round(mm * 10) / 10;
 const held = (value: number, min: number, max: number): number => Math.min(Math.max(value, min), max);
 
-/** The curves of a piece: its shoreline, then its tint edges from the shore seaward. */
-export const curvesOf = (piece: Piece): Point[][] => [piece.sea.shoreline, ...piece.sea.edges];
+/** Every curve of a sea: the shoreline and its edges from the shore seaward, then what else is drawn. */
+export const linesOf = (sea: Sea): DrawnLine[] => [
+  { key: 'shoreline', points: sea.shoreline, closed: false },
+  ...sea.edges.map((points, i) => ({ key: `edge:${i}`, points, closed: false })),
+  ...(sea.coasts ?? []).flatMap(({ id, closed, points, edges }) => [
+    { key: `coast:${id}`, points, closed },
+    ...edges.map((edge, i) => ({ key: `coast:${id}:${i}`, points: edge, closed })),
+  ]),
+  ...(sea.breakers ?? []).map(({ id, points }) => ({ key: `breaker:${id}`, points, closed: false })),
+  ...(sea.bare ? [{ key: 'bare', points: sea.bare, closed: false }] : []),
+];
+
+/** A sea with the points of one of its curves changed. @throws RangeError where it has no such curve */
+export function withLine(sea: Sea, key: string, change: (points: Point[]) => Point[]): Sea {
+  if (!linesOf(sea).some((line) => line.key === key)) throw new RangeError(`no curve ${key}`);
+  const [kind, id, index] = key.split(':');
+  const at = (list: Point[][], i: number) => list.map((points, k) => (k === i ? change(points) : points));
+  switch (kind) {
+    case 'shoreline':
+      return { ...sea, shoreline: change(sea.shoreline) };
+    case 'edge':
+      return { ...sea, edges: at(sea.edges, Number(id)) };
+    case 'coast':
+      return {
+        ...sea,
+        coasts: sea.coasts!.map((c) =>
+          c.id !== id ? c : index === undefined ? { ...c, points: change(c.points) } : { ...c, edges: at(c.edges, Number(index)) },
+        ),
+      };
+    case 'breaker':
+      return { ...sea, breakers: sea.breakers!.map((b) => (b.id === id ? { ...b, points: change(b.points) } : b)) };
+    default:
+      return { ...sea, bare: change(sea.bare!) };
+  }
+}
+
+/** The nearest place on the sides of a box. */
+function onSides({ x, y }: Point, w: number, h: number): Point {
+  const inside = { x: held(x, 0, w), y: held(y, 0, h) };
+  const gaps = [inside.x, w - inside.x, inside.y, h - inside.y];
+  const least = gaps.indexOf(Math.min(...gaps));
+  return least < 2 ? { x: least === 0 ? 0 : w, y: inside.y } : { x: inside.x, y: least === 2 ? 0 : h };
+}
 
 /**
- * A piece with one point of one curve moved, to a tenth of a mm. The point stays on the board and between its
- * neighbours; the ends of a curve stay on the board's sides.
- * @param curve 0 for the shoreline, then the edges
+ * A piece with one point of one curve moved, to a tenth of a mm. The point stays on the board's bounds, and the ends of
+ * an open shore or edge on their sides; a breaker begins and ends where it likes.
  */
-export function withPoint(piece: Piece, curve: number, index: number, to: Point): Piece {
-  const points = curvesOf(piece)[curve];
-  const point = points?.[index];
-  if (!points || !point) throw new RangeError(`no point ${index} on curve ${curve}`);
-  const [, height] = boxOf(piece.shape);
-  const [before, after] = [points[index - 1], points[index + 1]];
-  const x = before && after ? held(to.x, before.x + APART, after.x - APART) : point.x;
-  const moved = points.map((p, i) => (i === index ? { x: tenth(x), y: tenth(held(to.y, 0, height)) } : p));
-  const { sea } = piece;
-  return {
-    ...piece,
-    sea: curve === 0 ? { ...sea, shoreline: moved } : { ...sea, edges: sea.edges.map((edge, i) => (i === curve - 1 ? moved : edge)) },
-  };
+export function withPoint(piece: Piece, key: string, index: number, to: Point): Piece {
+  const line = linesOf(piece.sea).find((l) => l.key === key);
+  if (!line?.points[index]) throw new RangeError(`no point ${index} on curve ${key}`);
+  const [w, h] = boxOf(piece.shape);
+  const end = !line.closed && !key.startsWith('breaker') && (index === 0 || index === line.points.length - 1);
+  const at = end ? onSides(to, w, h) : { x: held(to.x, 0, w), y: held(to.y, 0, h) };
+  const point = { x: tenth(at.x), y: tenth(at.y) };
+  // two points in one place would leave the curve without a direction there
+  const n = line.points.length;
+  const neighbours = [
+    line.points[index - 1] ?? (line.closed ? line.points[n - 1] : undefined),
+    line.points[index + 1] ?? (line.closed ? line.points[0] : undefined),
+  ];
+  if (neighbours.some((p) => p && Math.hypot(p.x - point.x, p.y - point.y) < APART)) return piece;
+  return { ...piece, sea: withLine(piece.sea, key, (points) => points.map((p, i) => (i === index ? point : p))) };
+}
+
+/** Most points a curve may have. */
+export const MOST_POINTS = 60;
+
+/** A piece with a point put into a curve after the one at `index`. A full curve stays as it is. */
+export function withPointAdded(piece: Piece, key: string, index: number, at: Point): Piece {
+  const put = (points: Point[]): Point[] =>
+    points.length >= MOST_POINTS ? points : [...points.slice(0, index + 1), { x: tenth(at.x), y: tenth(at.y) }, ...points.slice(index + 1)];
+  return { ...piece, sea: withLine(piece.sea, key, put) };
+}
+
+/** A piece with a point taken off a curve, as long as two are left, or three of a closed one. */
+export function withoutPoint(piece: Piece, key: string, index: number): Piece {
+  const line = linesOf(piece.sea).find((l) => l.key === key);
+  if (!line || line.points.length <= (line.closed ? 3 : 2)) return piece;
+  return { ...piece, sea: withLine(piece.sea, key, (points) => points.filter((_, i) => i !== index)) };
 }

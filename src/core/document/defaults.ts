@@ -1,4 +1,4 @@
-import type { Method, Resin, Room, Settings } from './schema';
+import type { Drying, Method, Resin, Room, Settings } from './schema';
 
 /** Habits a studio starts with; each is the ordinary figure of the trade and can be changed. */
 export const startingMethod: Method = {
@@ -19,6 +19,24 @@ export const startingMethod: Method = {
   layMinPerCup: 2,
   heatMinPerPass: 2,
 };
+
+/** Hours that preparation takes, waits included, until the studio gives its own. */
+export const startingDrying: Drying = {
+  sand: 0.5,
+  scuff: 0.25,
+  gesso: 1,
+  paint: 2,
+  sealer: 3,
+  relief: 48,
+  foil: 2,
+  painted: 6,
+  glue: 2,
+  doubling: 24,
+  mask: 0.25,
+};
+
+/** The hours a studio's preparation takes. */
+export const dryingOf = (method: Method): Drying => ({ ...startingDrying, ...method.drying });
 
 export const startingRoom: Room = { id: 'room', name: 'the room', dayC: 21, nightC: 17, dayHour: 14, nightHour: 4 };
 

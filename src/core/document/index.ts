@@ -10,3 +10,8 @@ export * from './board';
 export * from './move';
 export * from './curves';
 export * from './coats';
+export * from './boards';
+export * from './drawn';
+export * from './schools';
+export * from './seas';
+export * from './side';

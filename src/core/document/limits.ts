@@ -6,6 +6,31 @@ export const limits = {
   side: { min: 20, max: 3000 },
   /** Thickness of a board, mm. */
   thickness: { min: 1, max: 100 },
+  /** Rounding of a corner, mm. */
+  corner: { min: 0, max: 1500 },
+  /** How far the rim of a slice strays, a share of its radius. */
+  uneven: { min: 0, max: 0.15 },
+  /** A hole across, mm. */
+  hole: { min: 1, max: 500 },
+  /** Shaft and hole of a clock, mm. */
+  shaft: { min: 1, max: 100 },
+  /** What a hanger carries, kg. */
+  hanger: { min: 0.1, max: 200 },
+  /** A dressing across and high, mm. */
+  dressing: { min: 1, max: 300 },
+  dressingHeight: { min: 0, max: 100 },
+  /** A place on the drawing, mm. */
+  place: { min: -6000, max: 6000 },
+  /** A band or strip from the shore, mm. */
+  strip: { min: 0, max: 3000 },
+  /** A coat kept back from the rim, mm. */
+  inset: { min: 0, max: 200 },
+  /** Texture under the resin, mm. */
+  relief: { min: 0.1, max: 30 },
+  /** Between pieces in a row, mm. */
+  gap: { min: 0, max: 500 },
+  /** How far sand thins out, mm. */
+  taper: { min: 0, max: 300 },
   /** Height of a tray's wall above its floor, mm. */
   wall: { min: 1, max: 100 },
   /** Film of one coat, mm. */

@@ -1,5 +1,7 @@
 import type { Piece, Pour, Studio } from './schema';
+import { shapeProblem } from './board';
 import { tintsOf } from './coats';
+import { linesOf } from './curves';
 import type { Problem } from './problem';
 
 type Named = { id: string };
@@ -23,16 +25,63 @@ function pieceProblems(piece: Piece, at: string, resins: Named[], colourants: Na
   const problems = repeated(piece.coats, `${at}/coats`);
   if (piece.edge === 'wall' && piece.wallHeight === undefined)
     problems.push({ path: `${at}/wallHeight`, found: 'nothing', expected: 'the height of the wall, since the edge is a wall' });
-  [piece.sea.shoreline, ...piece.sea.edges].forEach((points, i) => {
-    const path = i === 0 ? `${at}/sea/shoreline` : `${at}/sea/edges/${i - 1}`;
-    if (points.some((p, k) => k > 0 && p.x <= points[k - 1]!.x))
-      problems.push({ path, found: 'points that run back', expected: 'points from left to right, each x above the one before' });
+  const shape = shapeProblem(piece.shape);
+  if (shape)
+    problems.push({ path: `${at}/shape`, found: `a ${piece.shape.kind} of other measures`, expected: `a shape that closes. ${shape}` });
+  if (piece.beside?.pieceId === piece.id)
+    problems.push({ path: `${at}/beside`, found: 'the piece itself', expected: 'another piece at its left' });
+  for (const { key, points, closed } of linesOf(piece.sea)) {
+    const path = `${at}/sea (${key})`;
+    if (closed && points.length < 3)
+      problems.push({ path, found: `${points.length} points`, expected: 'three, since the curve is closed' });
+    const run = closed ? [...points, points[0]!] : points;
+    if (run.some((p, k) => k > 0 && p.x === run[k - 1]!.x && p.y === run[k - 1]!.y))
+      problems.push({ path, found: 'two points in one place', expected: 'neighbouring points apart' });
+  }
+  problems.push(
+    ...repeated(piece.sea.coasts ?? [], `${at}/sea/coasts`),
+    ...repeated(piece.sea.breakers ?? [], `${at}/sea/breakers`),
+    ...repeated(piece.dressings ?? [], `${at}/dressings`),
+  );
+  (piece.sea.coasts ?? []).forEach((coast, i) => {
+    if (coast.edges.length > piece.sea.edges.length)
+      problems.push({
+        path: `${at}/sea/coasts/${i}/edges`,
+        found: `${coast.edges.length} edges`,
+        expected: `up to the shoreline’s ${piece.sea.edges.length}`,
+      });
   });
+  const { gravel } = piece.sea;
+  if (gravel && gravel.to <= gravel.from)
+    problems.push({
+      path: `${at}/sea/gravel`,
+      found: `${gravel.from} to ${gravel.to}`,
+      expected: 'a band that ends further inland than it begins',
+    });
   piece.coats.forEach((coat, i) => {
     const path = `${at}/coats/${i}`;
     problems.push(...known(coat.resinId, resins, `${path}/resinId`, 'resins'));
     for (const part of tintsOf(coat).flatMap((t) => t.recipe))
       problems.push(...known(part.colourantId, colourants, `${path} (${coat.kind})`, 'colourants'));
+    const waits = coat.waits?.coatId;
+    if (waits === coat.id)
+      problems.push({ path: `${path}/waits`, found: 'the coat itself', expected: 'a coat below it: a coat cannot wait for itself' });
+    else if (waits !== undefined && !piece.coats.slice(0, i).some((c) => c.id === waits))
+      problems.push({ path: `${path}/waits`, found: `“${waits}”`, expected: 'the id of a coat below it' });
+    if (coat.kind === 'wave' && coat.along !== undefined && !(piece.sea.breakers ?? []).some((b) => b.id === coat.along))
+      problems.push({ path: `${path}/along`, found: `“${coat.along}”`, expected: 'the id of one of the breakers' });
+    if (coat.over?.kind === 'strip' && coat.over.to <= coat.over.from)
+      problems.push({
+        path: `${path}/over`,
+        found: `${coat.over.from} to ${coat.over.to}`,
+        expected: 'a strip that ends further out than it begins',
+      });
+    if (coat.kind === 'sea' && (coat.bed ?? 0) >= coat.film)
+      problems.push({
+        path: `${path}/bed`,
+        found: `${coat.bed} mm`,
+        expected: `less than the film, ${coat.film} mm, which bed and tints share`,
+      });
     if (coat.kind === 'sea' && coat.tints.length !== piece.sea.edges.length + 1)
       problems.push({
         path: `${path}/tints`,

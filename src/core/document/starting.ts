@@ -1,6 +1,7 @@
 import { boxOf } from './board';
+import { startingSea, type StartingSea } from './seas';
 import { startingMethod, startingResin, startingRoom, startingSettings } from './defaults';
-import type { Coat, Colourant, Edge, Piece, Point, Shape, Studio, Surface, Tint, Use } from './schema';
+import type { Coat, Colourant, Edge, Piece, Shape, Studio, Surface, Tint, Use } from './schema';
 
 /**
  * Colourants of ordinary strength, by pigment and form. k and s are starting values of the trade until a smear of
@@ -45,20 +46,8 @@ const startingTints: Tint[] = [
   ],
 }));
 
-/** Where the curves of a starting sea cross the board: heights as shares of its height, at even shares of its width. */
-const SHORE = [0.7, 0.66, 0.6, 0.55, 0.53];
-const EDGES = [
-  [0.57, 0.55, 0.47, 0.43, 0.42],
-  [0.46, 0.46, 0.35, 0.31, 0.32],
-  [0.36, 0.38, 0.24, 0.2, 0.22],
-  [0.25, 0.28, 0.13, 0.09, 0.12],
-];
-
-const round = (mm: number): number => Math.round(mm * 10) / 10;
-
-function curve(heights: number[], width: number, height: number): Point[] {
-  return heights.map((share, i) => ({ x: round((width * i) / (heights.length - 1)), y: round(height * share) }));
-}
+/** Parts of a starting sea. */
+const PARTS = startingTints.length;
 
 /** What is asked of someone who puts a new board on the table. */
 export interface BoardAnswers {
@@ -70,6 +59,10 @@ export interface BoardAnswers {
   surface: Surface;
   edge: Edge;
   wallHeight?: number;
+  tapeOff?: NonNullable<Piece['tapeOff']>;
+  holes?: Piece['holes'];
+  clock?: NonNullable<Piece['clock']>;
+  hangerKg?: number;
   resinId: string;
 }
 
@@ -110,8 +103,18 @@ export function startingCoat(
   const tint = (t: Tint): Tint => onShelf(t, studio.colourants);
   const picked = (i: number): Tint => startingTints[n > 1 ? Math.round((i * (startingTints.length - 1)) / (n - 1)) : 0]!;
   switch (kind) {
+    case 'seal':
+      return { ...base, kind, samePour: false, film: 0.3 };
+    case 'base':
+      return {
+        ...base,
+        kind,
+        samePour: false,
+        film: 1,
+        tint: tint({ name: 'Base', recipe: [{ colourantId: 'white-paste', load: Math.min(0.06, limit) }] }),
+      };
     case 'sand':
-      return { ...base, kind, samePour: false, film: 2, sandPerResin: 1.5 };
+      return { ...base, kind, samePour: false, film: 2, sandPerResin: 1.5, taper: 24 };
     case 'sea':
       return { ...base, kind, samePour: true, film: 1.5, tints: Array.from({ length: n }, (_, i) => tint(picked(i))) };
     case 'wave':
@@ -119,8 +122,9 @@ export function startingCoat(
         ...base,
         kind,
         samePour: true,
-        lineWidth: 10,
-        lineHeight: 2.5,
+        lines: 3,
+        lineWidth: 5,
+        lineHeight: 1.5,
         reachSea: 40,
         reachUp: 15,
         layAt: 24,
@@ -131,21 +135,27 @@ export function startingCoat(
       return { ...base, kind, samePour: false, film: 0.7, tint: tint({ ...startingTints[3]!, name: 'Glaze' }) };
     case 'clear':
       return { ...base, kind, samePour: false, film: 1 };
+    case 'top':
+      return { ...base, kind, samePour: false, cover: 0.6 };
   }
 }
 
-/** A new piece: the board as answered, a starting sea fitted to it, and the coats of a first pour with a clear top. */
-export function startingPiece(id: string, answers: BoardAnswers, studio: Pick<Studio, 'colourants' | 'resins'>): Piece {
-  const { resinId, wallHeight, ...board } = answers;
-  const [w, h] = boxOf(board.shape);
-  const n = EDGES.length + 1;
+/** A new piece: the board as answered, a starting sea fitted to it, and the coats of a first pour with a top. */
+export function startingPiece(
+  id: string,
+  answers: BoardAnswers,
+  studio: Pick<Studio, 'colourants' | 'resins'>,
+  sea: StartingSea = 'open shore',
+): Piece {
+  const { resinId, ...board } = answers;
   return {
     id,
-    ...board,
-    ...(wallHeight !== undefined && { wallHeight }),
     holes: [],
-    sea: { side: 'far', shoreline: curve(SHORE, w, h), edges: EDGES.map((heights) => curve(heights, w, h)) },
-    coats: (['sand', 'sea', 'wave', 'clear'] as const).map((kind) => startingCoat(kind, `${id.slice(0, 50)}-${kind}`, resinId, n, studio)),
+    ...board,
+    sea: startingSea(sea, boxOf(board.shape), PARTS - 1),
+    coats: (['sand', 'sea', 'wave', 'top'] as const).map((kind) =>
+      startingCoat(kind, `${id.slice(0, 50)}-${kind}`, resinId, PARTS, studio),
+    ),
   };
 }
 

@@ -1,6 +1,6 @@
-import { Clipper, Clipper64, ClipType, FillRule, type Paths64 } from 'clipper2-ts';
+import { Clipper, Clipper64, ClipType, EndType, FillRule, JoinType, type Paths64 } from 'clipper2-ts';
 import type { Point } from '#core/document';
-import type { Ring } from './outline';
+import type { Ring } from './shapes/ring';
 
 /** Polygons in whole µm, the form the clipper computes in without rounding trouble. */
 export type Paths = Paths64;
@@ -13,6 +13,21 @@ export const toRings = (paths: Paths): Ring[] => paths.map((path) => path.map((p
 
 export const common = (a: Paths, b: Paths): Paths => Clipper.intersect(a, b, FillRule.NonZero);
 export const without = (a: Paths, b: Paths): Paths => (b.length ? Clipper.difference(a, b, FillRule.NonZero) : a);
+
+export const joinedPaths = (paths: Paths): Paths => Clipper.union(paths, FillRule.NonZero);
+
+/** Closed polygons by the even-odd rule, with what crosses itself resolved. */
+export const cleaned = (rings: Ring[]): Paths => Clipper.union(toPaths(rings), FillRule.EvenOdd);
+
+/** The outer rings among polygons that came out of the clipper. */
+export const outersOf = (paths: Paths): Paths => paths.filter((path) => Clipper.area(path) > 0);
+
+/** Every polygon turned the same way round, so that where they overlap the non-zero rule joins them. */
+export const turned = (paths: Paths): Paths => paths.map((path) => (Clipper.area(path) < 0 ? [...path].reverse() : path));
+
+/** Polygons grown by `by` mm on all sides, or shrunk where it is negative; corners are rounded. */
+export const grown = (paths: Paths, by: number): Paths =>
+  by === 0 || !paths.length ? paths : Clipper.inflatePaths(paths, by * UM, JoinType.Round, EndType.Polygon, 2, 20);
 
 /** Area of polygons with holes, mm². */
 export const areaOf = (paths: Paths): number => Math.abs(Clipper.areaPaths(paths)) / (UM * UM);
@@ -56,7 +71,9 @@ const keyOf = (p: Vertex): number => p.x * 1e8 + p.y;
  * Length of the boundary that polygons cut from a rim still share with it, mm. The clipper keeps the rim's own
  * vertices, so an edge of a cut polygon is on the rim when both its ends are on one of the rim's sides.
  */
-export function lengthShared(paths: Paths, rim: Path): number {
+export const lengthShared = (paths: Paths, rims: Paths): number => rims.reduce((sum, rim) => sum + sharedWith(paths, rim), 0);
+
+function sharedWith(paths: Paths, rim: Path): number {
   const corners = new Map(rim.map((p, i) => [keyOf(p), i]));
   let total = 0;
   for (const path of paths) {
@@ -71,4 +88,14 @@ export function lengthShared(paths: Paths, rim: Path): number {
     });
   }
   return total / UM;
+}
+
+/** Polygons tidied: by the even-odd rule, what crosses itself resolved, and points that stray less than `by` mm left out. */
+export const cleanRings = (rings: Ring[], by: number): Ring[] =>
+  toRings(Clipper.simplifyPaths(cleaned(rings), by * UM, true)).filter((ring) => ring.length > 2);
+
+/** Polygons cut in two by others, mm. */
+export function partition(rings: Ring[], by: Ring[]): { inside: Ring[]; outside: Ring[] } {
+  const [own, other] = [toPaths(rings), toPaths(by)];
+  return { inside: toRings(common(own, other)), outside: toRings(without(own, other)) };
 }

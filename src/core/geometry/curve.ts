@@ -59,3 +59,33 @@ export function shifted(line: Point[], by: number): Point[] {
     return { x: p.x + (by * (b.y - a.y)) / d, y: p.y - (by * (b.x - a.x)) / d };
   });
 }
+
+/** Smooth closed curve through three or more points, as a polygon. */
+export function smoothRing(points: Point[], steps = 12): Point[] {
+  if (points.length < 3) throw new RangeError('a closed curve needs three points');
+  const n = points.length;
+  const around = Array.from({ length: n + 3 }, (_, i) => points[(i + n - 1) % n]!);
+  // two stretches are run before and after, and only the turn between them is kept
+  return smoothCurve(around, steps).slice(steps, steps + n * steps);
+}
+
+const turn = (a: Point, b: Point, c: Point): number => (b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x);
+
+/** Whether two stretches cross at a point inside both. */
+const crosses = (a: Point, b: Point, c: Point, d: Point): boolean => turn(a, b, c) * turn(a, b, d) < 0 && turn(c, d, a) * turn(c, d, b) < 0;
+
+/** Whether a line runs one way in x or in y, so that it cannot cross itself. */
+const oneWay = (line: Point[]): boolean =>
+  (['x', 'y'] as const).some(
+    (axis) =>
+      line.every((p, i) => i === 0 || p[axis] > line[i - 1]![axis]) || line.every((p, i) => i === 0 || p[axis] < line[i - 1]![axis]),
+  );
+
+/** Whether a line crosses itself. @param closed whether its end runs back to its beginning */
+export function crossesItself(line: Point[], closed = false): boolean {
+  if (!closed && oneWay(line)) return false;
+  const run = closed ? [...line, line[0]!] : line;
+  for (let i = 0; i + 1 < run.length; i++)
+    for (let j = i + 2; j + 1 < run.length; j++) if (crosses(run[i]!, run[i + 1]!, run[j]!, run[j + 1]!)) return true;
+  return false;
+}

@@ -1,4 +1,10 @@
 /** The board's outline and the sea drawn on it: exact measures, smooth curves, and regions that add up. */
 export * from './outline';
 export * from './curve';
-export { cutBoard, foamParts, type Cut, type Region } from './regions';
+export * from './seeded';
+export { cutBoard, lineOf, type Cut, type Region } from './regions';
+export { foamParts, waveLength, waveOnBoard, type FoamParts } from './foam';
+export { coatRegions, inlandBand, inside, partOf, type CoatRegions, type Kept } from './parts';
+export { alongLine, distancesTo, fieldOf, partsAt, type Field } from './field';
+export { cleanRings, partition } from './clip';
+export { acrossRow, joinsOf, meetingNeighbours, rowOf, type Join, type Placed } from './row';

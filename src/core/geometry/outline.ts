@@ -1,7 +1,14 @@
-import { boxOf, type Hole, type Point, type Shape } from '#core/document';
+import { boxOf, type Hole, type Outline, type Shape } from '#core/document';
+import { areaOf, cleaned, outersOf, toRings, type Paths } from './clip';
+import { ellipseRim } from './shapes/ellipse';
+import { heartArea, heartRim, heartRing } from './shapes/heart';
+import { plankArea, plankRim, plankRing } from './shapes/plank';
+import { rectangleArea, rectangleRim, rectangleRing } from './shapes/rectangle';
+import { ovalRing, ringArea, ringLength, type Ring } from './shapes/ring';
+import { sliceRing } from './shapes/slice';
+import { surfArea, surfRim, surfRing } from './shapes/surf-plank';
 
-/** Closed polygon, mm, without the first point repeated. */
-export type Ring = Point[];
+export type { Ring } from './shapes/ring';
 
 /** Sides of the polygon that stands for an oval. Its area is made equal to the oval's. */
 const OVAL_SIDES = 128;
@@ -17,49 +24,93 @@ export function bounds(shape: Shape): Bounds {
   return { width, height };
 }
 
-/** Ellipse through half axes a and b as a polygon of exactly the same area, so that cut regions add up to it. */
-function ovalRing(cx: number, cy: number, a: number, b: number, sides: number): Ring {
-  const step = (2 * Math.PI) / sides;
-  const swell = Math.sqrt(step / Math.sin(step));
-  return Array.from({ length: sides }, (_, i) => ({ x: cx + a * swell * Math.cos(i * step), y: cy + b * swell * Math.sin(i * step) }));
+const cleanedOutlines = new WeakMap<Outline, Paths>();
+
+/** The polygons of a free outline with their crossings resolved, outer rings one way round and openings the other. */
+function outlinePaths(shape: Outline): Paths {
+  let paths = cleanedOutlines.get(shape);
+  if (!paths) cleanedOutlines.set(shape, (paths = cleaned(shape.rings)));
+  return paths;
 }
 
-/** The rim of a shape as a polygon, mm. */
-export function rimRing(shape: Shape): Ring {
+const rings = new WeakMap<Shape, Ring[]>();
+
+function ringsOf(shape: Shape): Ring[] {
   const { width: w, height: h } = bounds(shape);
-  if (shape.kind === 'rectangle')
-    return [
-      { x: 0, y: 0 },
-      { x: w, y: 0 },
-      { x: w, y: h },
-      { x: 0, y: h },
-    ];
-  return ovalRing(w / 2, h / 2, w / 2, h / 2, OVAL_SIDES);
+  switch (shape.kind) {
+    case 'rectangle':
+      return [rectangleRing(shape)];
+    case 'round':
+    case 'oval':
+      return [ovalRing(w / 2, h / 2, w / 2, h / 2, OVAL_SIDES)];
+    case 'heart':
+      return [heartRing(w, h)];
+    case 'surf plank':
+      return [surfRing(w, h)];
+    case 'plank':
+      return [plankRing(shape)];
+    case 'slice':
+      return [sliceRing(shape)];
+    case 'outline':
+      return toRings(outlinePaths(shape));
+  }
+}
+
+/** The face of a shape as polygons, mm, by the non-zero rule; more than one only for a free outline. */
+export function rimRings(shape: Shape): Ring[] {
+  let kept = rings.get(shape);
+  if (!kept) rings.set(shape, (kept = ringsOf(shape)));
+  return kept;
 }
 
 export const holeRing = (hole: Hole): Ring => ovalRing(hole.x, hole.y, hole.diameter / 2, hole.diameter / 2, 48);
 
-/** Area of a shape's face without its holes, mm², in closed form. Holes are taken to lie inside and apart. */
-export function outlineArea(shape: Shape, holes: Hole[] = []): number {
+function faceArea(shape: Shape): number {
   const { width: w, height: h } = bounds(shape);
-  const face = shape.kind === 'rectangle' ? w * h : (Math.PI * w * h) / 4;
-  return holes.reduce((left, hole) => left - (Math.PI * hole.diameter ** 2) / 4, face);
+  switch (shape.kind) {
+    case 'rectangle':
+      return rectangleArea(shape);
+    case 'round':
+    case 'oval':
+      return (Math.PI * w * h) / 4;
+    case 'heart':
+      return heartArea(w, h);
+    case 'surf plank':
+      return surfArea(w, h);
+    case 'plank':
+      return plankArea(shape);
+    case 'slice':
+      return Math.abs(ringArea(rimRings(shape)[0]!));
+    case 'outline':
+      return areaOf(outlinePaths(shape));
+  }
 }
 
 /**
- * Length of a shape's outer rim, mm. An ellipse by the arithmetic–geometric mean (Borwein and Borwein, *Pi and the
- * AGM*, 1987), exact to rounding.
+ * Area of a shape's face without its open holes, mm²: in closed form, for a slice and a free outline that of its
+ * polygon. Holes are taken to lie inside and apart.
  */
+export const outlineArea = (shape: Shape, holes: Hole[] = []): number =>
+  holes.reduce((left, hole) => (hole.filled ? left : left - (Math.PI * hole.diameter ** 2) / 4), faceArea(shape));
+
+/** Length of a shape's outer rim, mm, as exact as its area. */
 export function rimLength(shape: Shape): number {
   const { width: w, height: h } = bounds(shape);
-  if (shape.kind === 'rectangle') return 2 * (w + h);
-  let [a, b] = [Math.max(w, h) / 2, Math.min(w, h) / 2];
-  let [sum, power] = [a * a - (a * a - b * b) / 2, 1];
-  while (a - b > 1e-12 * a) {
-    const c = (a - b) / 2;
-    [a, b] = [(a + b) / 2, Math.sqrt(a * b)];
-    sum -= power * c * c;
-    power *= 2;
+  switch (shape.kind) {
+    case 'rectangle':
+      return rectangleRim(shape);
+    case 'round':
+    case 'oval':
+      return ellipseRim(w / 2, h / 2);
+    case 'heart':
+      return heartRim(w, h);
+    case 'surf plank':
+      return surfRim(w, h);
+    case 'plank':
+      return plankRim(shape);
+    case 'slice':
+      return ringLength(rimRings(shape)[0]!);
+    case 'outline':
+      return toRings(outersOf(outlinePaths(shape))).reduce((sum, ring) => sum + ringLength(ring), 0);
   }
-  return (2 * Math.PI * sum) / a;
 }

@@ -1,11 +1,13 @@
 import type { Hole, Point, Sea, Shape } from '#core/document';
-import { areaOf, common, lengthShared, linesInside, toPaths, toRings, without, type Paths } from './clip';
-import { lineLength, shifted, smoothCurve } from './curve';
-import { bounds, holeRing, rimRing, type Ring } from './outline';
+import { areaOf, common, joinedPaths, lengthShared, linesInside, toPaths, toRings, turned, without, type Paths } from './clip';
+import { crossesItself, lineLength, smoothCurve, smoothRing } from './curve';
+import { bounds, holeRing, rimRings } from './outline';
+import { landOnRight, lengthwise, rightOf, type Box } from './sides';
+import type { Ring } from './shapes/ring';
 
-/** A part of the board between two drawn curves. */
+/** A part of the board. */
 export interface Region {
-  /** Polygons, outer rings and holes alike, mm (fill by the non-zero rule). */
+  /** Polygons, outer rings and openings alike, mm (fill by the non-zero rule). */
   rings: Ring[];
   /** mm² */
   area: number;
@@ -13,74 +15,152 @@ export interface Region {
   rim: number;
 }
 
-/** A board cut by its sea: the beach, and the parts of the sea from the shore seaward. */
+/** A board cut by its sea: what stays bare, the beaches, and the parts of the sea from the shore seaward. */
 export interface Cut {
+  /** All that takes resin. */
+  cover: Region;
+  bare: Region;
   beach: Region;
   sea: Region[];
-  /** The shoreline inside the outline, mm, and its pieces. */
+  /** Every shore inside the outline, mm, and its pieces. */
   shoreLength: number;
   shore: Point[][];
   /** True where an edge lies landward of the one before it; regions still add up. */
   crossed: boolean;
+  /** Keys of the curves that cross themselves. */
+  tangled: string[];
 }
 
-/** How far beyond the board a curve is run on, mm: level from its ends, past anything that could be on the board. */
-const BEYOND = 10_000;
+const smoothed = new WeakMap<Point[], Point[]>();
 
-const runOn = (curve: Point[]): Point[] => [{ x: -BEYOND, y: curve[0]!.y }, ...curve, { x: BEYOND, y: curve.at(-1)!.y }];
-
-/** A level line far off the board on its sea side, or on its land side. */
-const faroff = (side: Sea['side'], seaward: boolean): Point[] => {
-  const y = (side === 'far') === seaward ? -BEYOND : BEYOND;
-  return [
-    { x: -BEYOND, y },
-    { x: BEYOND, y },
-  ];
-};
-
-const between = (a: Point[], b: Point[]): Ring => [...a, ...[...b].reverse()];
-
-/** The beach and the parts of the sea as strips between neighbouring curves, which do not cross. */
-function strips(board: Paths, curves: Point[][], side: Sea['side']): Paths[] {
-  const lines = [faroff(side, false), ...curves.map(runOn), faroff(side, true)];
-  return lines.slice(1).map((line, i) => common(board, toPaths([between(lines[i]!, line)])));
+/** Curves are smoothed once for each list of points; a drag changes one list and leaves the others. */
+export function lineOf(points: Point[], closed = false): Point[] {
+  let curve = smoothed.get(points);
+  if (!curve) smoothed.set(points, (curve = closed && points.length > 2 ? smoothRing(points) : smoothCurve(points)));
+  return curve;
 }
 
-/** The same where curves cross: each part is what lies seaward of all curves so far and not of the next. */
-function nested(board: Paths, curves: Point[][], side: Sea['side']): Paths[] {
-  const seas = curves.map((curve) => toPaths([between(runOn(curve), faroff(side, true))]));
-  const waters: Paths[] = [board];
-  for (const sea of seas) waters.push(common(waters.at(-1)!, sea));
-  return waters.map((water, i) => (i < seas.length ? without(water, seas[i]!) : water));
+const tangles = new WeakMap<Point[], boolean>();
+function isTangled(points: Point[], closed: boolean): boolean {
+  let found = tangles.get(points);
+  if (found === undefined) tangles.set(points, (found = crossesItself(lineOf(points, closed), closed)));
+  return found;
 }
 
-const region = (paths: Paths, rim: Paths[number]): Region => ({
+/** The board's face and its rim, kept for each shape and its holes. */
+interface Face {
+  board: Paths;
+  rim: Paths;
+}
+const faces = new WeakMap<Shape, { holes: string; face: Face }>();
+
+export function faceOf(shape: Shape, holes: Hole[]): Face {
+  const open = holes.filter((hole) => !hole.filled);
+  const key = open.map((h) => `${h.x} ${h.y} ${h.diameter}`).join();
+  const kept = faces.get(shape);
+  if (kept?.holes === key) return kept.face;
+  const rim = toPaths(rimRings(shape));
+  const face = { rim, board: open.length ? without(rim, toPaths(open.map(holeRing))) : rim };
+  faces.set(shape, { holes: key, face });
+  return face;
+}
+
+export const regionOf = (paths: Paths, { rim }: Face): Region => ({
   rings: toRings(paths),
   area: areaOf(paths),
   rim: lengthShared(paths, rim),
 });
 
-/** Cuts a board by its shoreline and tint edges into regions that add up to the outline, whatever the curves do. */
-export function cutBoard(shape: Shape, holes: Hole[], sea: Sea): Cut {
-  const rim = toPaths([rimRing(shape)]);
-  const board = without(rim, toPaths(holes.map(holeRing)));
-  const curves = [sea.shoreline, ...sea.edges].map(curveOf);
-  const crossed = curves.some((curve, i) => i > 0 && landward(curve, curves[i - 1]!, sea.side, bounds(shape).width));
-  const [beach, ...parts] = (crossed ? nested : strips)(board, curves, sea.side).map((paths) => region(paths, rim[0]!));
-  const shore = linesInside([curves[0]!], board);
-  return { beach: beach!, sea: parts, shoreLength: shore.reduce((sum, line) => sum + lineLength(line), 0), shore, crossed };
+interface Shore {
+  points: Point[];
+  edges: Point[][];
+  closed: boolean;
+  /** Whether land is on the right of its run. */
+  right: boolean;
 }
 
-/** Curves are smoothed once for each list of points; a drag changes one list and leaves the others. */
-const smoothed = new WeakMap<Point[], Point[]>();
-
-function curveOf(points: Point[]): Point[] {
-  let curve = smoothed.get(points);
-  if (!curve) smoothed.set(points, (curve = smoothCurve(points)));
-  return curve;
+/** The land of one curve of a shore: inside an island, else all on its land side. */
+function landRing({ closed, right }: Shore, points: Point[], box: Box, upright: boolean): Ring {
+  const line = lineOf(points, closed);
+  return closed ? line : rightOf(right ? line : [...line].reverse(), box, upright);
 }
 
-/** Height of a curve that runs from left to right, at x, by bisection; beyond its ends it runs level. */
+const shoresOf = (sea: Sea): Shore[] => [
+  { points: sea.shoreline, edges: sea.edges, closed: false, right: landOnRight(sea.side) },
+  ...(sea.coasts ?? []).map((c) => ({ points: c.points, edges: c.edges, closed: c.closed, right: true })),
+];
+
+/** Lands of all shores at edge j, counted from the shorelines; a shore without that edge takes no part of that tint. */
+const landsAt = (shores: Shore[], j: number, box: Box, upright: boolean): Paths =>
+  turned(
+    toPaths(
+      shores.map((shore) =>
+        landRing(shore, j === 0 ? shore.points : (shore.edges[Math.min(j, shore.edges.length) - 1] ?? shore.points), box, upright),
+      ),
+    ),
+  );
+
+/**
+ * Beach and sea where shores are several or their curves run freely: each part is what lies landward of the next edges
+ * and not of those before, so that the parts add up whatever the curves do.
+ */
+function nested(cover: Paths, shores: Shore[], n: number, box: Box, upright: boolean): { parts: Paths[]; crossed: boolean } {
+  const parts: Paths[] = [];
+  let water = cover;
+  let crossed = false;
+  let before: Paths | undefined;
+  for (let j = 0; j <= n; j++) {
+    const land = landsAt(shores, j, box, upright);
+    if (before && areaOf(common(cover, without(before, land))) > 1) crossed = true;
+    parts.push(common(water, land));
+    water = without(water, land);
+    before = joinedPaths(land);
+  }
+  return { parts: [...parts, water], crossed };
+}
+
+const strips = new WeakMap<Point[], { other: Point[] | undefined; face: Face; cover: Paths; side: Sea['side']; region: Region }>();
+
+/** What lies between two curves that do not cross: kept until one of them changes, since a drag moves only one. */
+function stripBetween(
+  face: Face,
+  cover: Paths,
+  side: Sea['side'],
+  box: Box,
+  landward: Point[] | undefined,
+  seaward: Point[] | undefined,
+): Region {
+  const key = seaward ?? landward!;
+  const other = seaward ? landward : undefined;
+  const kept = seaward ? strips.get(key) : undefined;
+  if (kept && kept.other === other && kept.face === face && kept.cover === cover && kept.side === side) return kept.region;
+  const [upright, right] = [lengthwise(side), landOnRight(side)];
+  const land = (points: Point[]): Ring => {
+    const line = lineOf(points);
+    return rightOf(right ? line : [...line].reverse(), box, upright);
+  };
+  const outer = seaward && turned(toPaths([land(seaward)]));
+  const inner = landward && turned(toPaths([land(landward)]));
+  const paths = outer ? common(cover, inner ? [...outer, ...inner.map((path) => [...path].reverse())] : outer) : without(cover, inner!);
+  const region = regionOf(paths, face);
+  if (seaward) strips.set(key, { other, face, cover, side, region });
+  return region;
+}
+
+/** Whether every curve runs one way along the shore and none lies landward of the one before it. */
+function inOrder(curves: Point[][], side: Sea['side'], box: Box): { oneWay: boolean; crossed: boolean } {
+  const [along, across] = lengthwise(side) ? (['y', 'x'] as const) : (['x', 'y'] as const);
+  const length = lengthwise(side) ? box.height : box.width;
+  const lines = curves.map((points) => lineOf(points).map((p) => ({ x: p[along], y: p[across] })));
+  const oneWay = lines.every(
+    (line) => line.every((p, i) => i === 0 || p.x > line[i - 1]!.x) && line[0]!.x <= 0 && line.at(-1)!.x >= length,
+  );
+  const seaIsLess = side === 'far' || side === 'left';
+  const crossed = oneWay && lines.some((line, i) => i > 0 && landward(line, lines[i - 1]!, seaIsLess ? 1 : -1, length));
+  return { oneWay, crossed };
+}
+
+/** Height of a curve that runs one way in x, at x, by bisection; beyond its ends it runs level. */
 function heightAt(curve: Point[], x: number): number {
   let [low, high] = [0, curve.length - 1];
   if (x <= curve[low]!.x) return curve[low]!.y;
@@ -95,20 +175,70 @@ function heightAt(curve: Point[], x: number): number {
 }
 
 /** Whether a curve somewhere on the board lies landward of the one that should be on its land side. */
-function landward(curve: Point[], before: Point[], side: Sea['side'], width: number): boolean {
-  const down = side === 'far' ? 1 : -1;
-  return [...curve, ...before].some(({ x }) => x >= 0 && x <= width && down * (heightAt(curve, x) - heightAt(before, x)) > 0.01);
+const landward = (curve: Point[], before: Point[], sign: number, length: number): boolean =>
+  [...curve, ...before].some(({ x }) => x >= 0 && x <= length && sign * (heightAt(curve, x) - heightAt(before, x)) > 0.01);
+
+const covers = new WeakMap<Point[], { face: Face; side: Sea['side']; cover: Paths; bare: Region }>();
+const whole = new WeakMap<Face, Region>();
+
+/** What takes resin and what stays bare beyond the edge of the resin, if one is drawn. */
+function coverOf(face: Face, sea: Sea, box: Box): { paths: Paths; region: Region; bare: Region } {
+  let all = whole.get(face);
+  if (!all) whole.set(face, (all = regionOf(face.board, face)));
+  const none: Region = { rings: [], area: 0, rim: 0 };
+  if (!sea.bare) return { paths: face.board, region: all, bare: none };
+  let kept = covers.get(sea.bare);
+  if (!kept || kept.face !== face || kept.side !== sea.side) {
+    const line = lineOf(sea.bare);
+    const land = toPaths([rightOf(landOnRight(sea.side) ? line : [...line].reverse(), box, lengthwise(sea.side))]);
+    kept = { face, side: sea.side, cover: without(face.board, turned(land)), bare: regionOf(common(face.board, turned(land)), face) };
+    covers.set(sea.bare, kept);
+  }
+  return { paths: kept.cover, region: regionOf(kept.cover, face), bare: kept.bare };
 }
 
 /**
- * The strip of foam along the shore, in the parts that lie on the beach and on each part of the sea, mm.
- * @param reachSea how far it goes seaward of the shoreline, mm
- * @param reachUp  how far it washes up the beach, mm
+ * Cuts a board by its shores and tint edges into regions that add up to what takes resin, whatever the curves do. One
+ * shore whose curves run from side to side in order is cut strip by strip, each kept until its own curves change.
  */
-export function foamParts(cut: Cut, sea: Sea, reachSea: number, reachUp: number): { beach: Ring[]; sea: Ring[][] } {
-  const line = curveOf(sea.shoreline);
-  const out = sea.side === 'far' ? 1 : -1;
-  const strip = [...shifted(line, out * reachSea), ...shifted(line, -out * reachUp).reverse()];
-  const on = (part: Region): Ring[] => toRings(common(toPaths(part.rings), toPaths([strip])));
-  return { beach: on(cut.beach), sea: cut.sea.map(on) };
+export function cutBoard(shape: Shape, holes: Hole[], sea: Sea): Cut {
+  const face = faceOf(shape, holes);
+  const box = bounds(shape);
+  const { paths: cover, region, bare } = coverOf(face, sea, box);
+  const shores = shoresOf(sea);
+  const curves = [sea.shoreline, ...sea.edges];
+  const { oneWay, crossed: outOfOrder } = inOrder(curves, sea.side, box);
+  const simple = oneWay && !outOfOrder && shores.length === 1;
+  let parts: Region[];
+  let crossed = outOfOrder;
+  if (simple) parts = [undefined, ...curves].map((curve, i) => stripBetween(face, cover, sea.side, box, curve, curves[i]));
+  else {
+    const cut = nested(cover, shores, sea.edges.length, box, lengthwise(sea.side));
+    parts = cut.parts.map((paths) => regionOf(paths, face));
+    crossed ||= cut.crossed;
+  }
+  const lines = shores.map(({ points, closed }) => {
+    const line = lineOf(points, closed);
+    return closed ? [...line, line[0]!] : line;
+  });
+  const shore = linesInside(lines, cover);
+  const tangled = [
+    ...(isTangled(sea.shoreline, false) ? ['shoreline'] : []),
+    ...sea.edges.flatMap((points, i) => (isTangled(points, false) ? [`edge:${i}`] : [])),
+    ...(sea.coasts ?? []).flatMap((c) => [
+      ...(isTangled(c.points, c.closed) ? [`coast:${c.id}`] : []),
+      ...c.edges.flatMap((points, i) => (isTangled(points, c.closed) ? [`coast:${c.id}:${i}`] : [])),
+    ]),
+    ...(sea.bare && isTangled(sea.bare, false) ? ['bare'] : []),
+  ];
+  return {
+    cover: region,
+    bare,
+    beach: parts[0]!,
+    sea: parts.slice(1),
+    shoreLength: shore.reduce((sum, line) => sum + lineLength(line), 0),
+    shore,
+    crossed,
+    tangled,
+  };
 }

@@ -2,7 +2,8 @@ import type { Colourant, Method, Part, Resin } from '#core/document';
 import { cupAge, cupCourse, cupMinuteOfAge, cupSurface, thickenedBy, viscosity, windowsOf, type CupCourse, type Windows } from '#core/cure';
 import { cupContent, volumeWeighedError, mixedDensity, split, type Split } from '#core/mix';
 import { solidsShare } from '#core/tint';
-import type { CoatPlan, Cup } from './coats';
+import type { CoatPlan } from './coats';
+import type { Cup } from './cups';
 
 /** One mixing of A and B: the cups it fills and the clock it starts. */
 export interface Batch {

@@ -1,47 +1,129 @@
-import type { Colourant, Piece } from '#core/document';
-import { clearLayer, groundOf, hexOf, recipeLayer, sandGround, seenColour, stackOver, type Ground, type Layer } from '#core/tint';
+import type { Coat, Colourant } from '#core/document';
+import { openOf } from '#core/document';
+import { inlandBand, partition, type Cut, type Region, type Ring } from '#core/geometry';
+import {
+  clearLayer,
+  groundKnown,
+  groundOf,
+  hexOf,
+  recipeLayer,
+  sandGround,
+  seenColour,
+  stackOver,
+  type Ground,
+  type Layer,
+} from '#core/tint';
+import type { Site } from './heights';
 
-/** Colours of the chart, "#rrggbb", seen through every coat laid over them. */
-export interface ChartColours {
-  beach: string;
-  /** From the shore seaward, like the parts of the sea. */
-  sea: string[];
-  /** The foam where it lies closed, on the same parts; nothing without a wave. */
-  foam?: { beach: string; sea: string[] };
+/** A piece of the board that is one colour throughout, "#rrggbb"; undefined where no model knows it, which is hatched. */
+export interface Patch {
+  rings: Ring[];
+  /** 0 the beach, then the sea from the shore seaward. */
+  part: number;
+  colour?: string;
 }
 
-const seen = (layers: Layer[], ground: Ground): string =>
-  hexOf(layers.length ? seenColour(stackOver(layers, ground.internal)) : ground.bare);
+/** The foam of one wave: its colour on the beach and on each part of the sea, through what is laid over it. */
+export interface FoamColour {
+  coatId: string;
+  /** Share of it that stays closed. */
+  closed: number;
+  parts: (string | undefined)[];
+}
+
+/** Colours of the chart, seen through every coat laid over them. */
+export interface ChartColours {
+  patches: Patch[];
+  foams: FoamColour[];
+  /** Bands of the beach: gravel has no colour of its own in the models; dry sand stays as pale as it is. */
+  gravel?: Ring[];
+  dry?: { rings: Ring[]; colour: string };
+}
+
+/** Layers over a ground as they are gathered; `known` is false while the ground's colour is not. */
+interface Pile {
+  rings: Ring[];
+  part: number;
+  ground: Ground;
+  known: boolean;
+  layers: Layer[];
+}
+
+const seen = ({ layers, ground, known }: Pick<Pile, 'layers' | 'ground' | 'known'>): string | undefined =>
+  known ? hexOf(layers.length ? seenColour(stackOver(layers, ground.internal)) : ground.bare) : undefined;
+
+/** What one coat adds over a part; nothing for a wave, which is foam. */
+function layerOf(coat: Coat, part: number, n: number, colourants: Colourant[], film: number): Layer {
+  switch (coat.kind) {
+    case 'sea': {
+      const tint = coat.tints[n - part];
+      return recipeLayer(tint?.recipe ?? [], colourants, coat.film - (coat.bed ?? 0));
+    }
+    case 'glaze':
+    case 'base':
+      return recipeLayer(coat.tint.recipe, colourants, coat.film);
+    case 'top':
+      return clearLayer(film);
+    case 'wave':
+      return clearLayer(0);
+    default:
+      return clearLayer(coat.film);
+  }
+}
+
+const regionAt = (site: Site, coat: Coat, part: number): Region => {
+  const { beach, sea } = site.regions.get(coat.id)!;
+  return part === 0 ? beach : sea[part - 1]!;
+};
+
+function laid(pile: Pile, coat: Coat, n: number, colourants: Colourant[]): Pile {
+  const layer = layerOf(coat, pile.part, n, colourants, 1);
+  // sand in resin hides the board whatever it is
+  if (coat.kind === 'sand') return { ...pile, ground: sandGround, known: true, layers: [layer] };
+  return { ...pile, layers: [...pile.layers, layer] };
+}
 
 /** Colours of each part of the board: the ground, the coats over it, and the surface once, at the outermost. */
-export function chartColours(piece: Piece, colourants: Colourant[], foamFilm: number): ChartColours {
+export function chartColours(site: Site, cut: Cut, colourants: Colourant[]): ChartColours {
+  const { piece, method } = site;
   const ground = groundOf(piece.surface);
-  const n = piece.sea.edges.length + 1;
-  const beach: { layers: Layer[]; ground: Ground } = { layers: [], ground };
-  const sea: Layer[][] = Array.from({ length: n }, () => []);
-  /** The same with the foam between; laid when the wave is. */
-  let foam: { beach: typeof beach; sea: Layer[][] } | undefined;
-  for (const coat of piece.coats)
+  const known = groundKnown(piece.surface);
+  const n = cut.sea.length;
+  const parts = [cut.beach, ...cut.sea];
+  let piles: Pile[] = parts.map((region, part) => ({ rings: region.rings, part, ground, known, layers: [] }));
+  const foams: { coat: Extract<Coat, { kind: 'wave' }>; piles: Pile[] }[] = [];
+  for (const coat of piece.coats) {
     if (coat.kind === 'wave') {
-      const white = recipeLayer(coat.white.recipe, colourants, foamFilm);
-      // an earlier wave goes on showing only where this one is open, so the last one drawn stands for the foam
-      foam = { beach: { ...beach, layers: [...beach.layers, white] }, sea: sea.map((layers) => [...layers, white]) };
-    } else
-      for (const on of [{ beach, sea }, ...(foam ? [foam] : [])]) {
-        if (coat.kind === 'sand') {
-          on.beach.ground = sandGround;
-          on.beach.layers.push(clearLayer(coat.film));
-        } else if (coat.kind === 'sea')
-          on.sea.forEach((layers, i) => layers.push(recipeLayer(coat.tints[n - 1 - i]?.recipe ?? [], colourants, coat.film)));
-        else {
-          const layer = coat.kind === 'glaze' ? recipeLayer(coat.tint.recipe, colourants, coat.film) : clearLayer(coat.film);
-          on.sea.forEach((layers) => layers.push(layer));
-          if (coat.kind === 'clear') on.beach.layers.push(layer);
-        }
-      }
-  const shown = (on: { beach: typeof beach; sea: Layer[][] }) => ({
-    beach: seen(on.beach.layers, on.beach.ground),
-    sea: on.sea.map((layers) => seen(layers, ground)),
-  });
-  return { ...shown({ beach, sea }), ...(foam && { foam: shown(foam) }) };
+      const white = recipeLayer(coat.white.recipe, colourants, method.foamFilm);
+      // foam is shown whole over each part: where a later coat covers only some of it, the rest shows as covered too
+      const first = parts.map((_, part) => piles.find((p) => p.part === part)!);
+      foams.push({ coat, piles: first.map((p) => ({ ...p, layers: [...p.layers, white] })) });
+      continue;
+    }
+    piles = piles.flatMap((pile) => {
+      const region = regionAt(site, coat, pile.part);
+      if (region.area === 0) return [pile];
+      if (region === parts[pile.part]) return [laid(pile, coat, n, colourants)];
+      const { inside, outside } = partition(pile.rings, region.rings);
+      return [
+        ...(inside.length ? [laid({ ...pile, rings: inside }, coat, n, colourants)] : []),
+        ...(outside.length ? [{ ...pile, rings: outside }] : []),
+      ];
+    });
+    for (const foam of foams)
+      foam.piles = foam.piles.map((p) => (regionAt(site, coat, p.part).area > 0 ? laid(p, coat, n, colourants) : p));
+  }
+  const { gravel, dry } = piece.sea;
+  return {
+    patches: piles.map((pile) => {
+      const colour = seen(pile);
+      return { rings: pile.rings, part: pile.part, ...(colour !== undefined && { colour }) };
+    }),
+    foams: foams.map(({ coat, piles: own }) => ({ coatId: coat.id, closed: 1 - openOf(coat, method.foamOpen), parts: own.map(seen) })),
+    ...(gravel && { gravel: inlandBand(cut, gravel.from, gravel.to).rings }),
+    ...(dry && { dry: { rings: inlandBand(cut, dry.from).rings, colour: hexOf(sandGround.bare) } }),
+  };
 }
+
+/** The colour of the first patch of a part. */
+export const colourOfPart = ({ patches }: ChartColours, part: number): string | undefined => patches.find((p) => p.part === part)?.colour;

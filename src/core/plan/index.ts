@@ -1,6 +1,10 @@
-/** A whole piece planned at once: areas, coats, cups, batches, their clock, the steps at the bench and the colours. */
+/** A whole piece planned at once: areas, coats, cups, batches, their clock, the steps, the colours, the heights and the weight. */
+export * from './cups';
 export * from './coats';
 export * from './batch';
 export * from './steps';
 export * from './colours';
+export * from './heights';
 export * from './piece';
+export * from './section';
+export * from './weight';

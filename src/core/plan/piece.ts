@@ -1,8 +1,9 @@
-import type { Coat, Colourant, Method, Piece, Resin } from '#core/document';
+import { holesOf, type Coat, type Colourant, type Method, type Piece, type Resin } from '#core/document';
 import { bounds, cutBoard, outlineArea, rimLength, type Bounds, type Cut } from '#core/geometry';
 import { planBatch, type Batch } from './batch';
 import { chartColours, type ChartColours } from './colours';
 import { planCoat, type CoatPlan } from './coats';
+import { buildUp, gridOf, meanFilm, regionsOfCoats, type BuildUp, type Site } from './heights';
 import { planSteps, type Step } from './steps';
 
 /** What a piece is planned with: the studio's materials and habits, and the air it is poured in. */
@@ -32,6 +33,8 @@ export interface PiecePlan {
   area: number;
   rim: number;
   cut: Cut;
+  /** What heights are reckoned from. */
+  site: Site;
   coats: CoatPlan[];
   pours: PourPlan[];
   colours: ChartColours;
@@ -49,12 +52,16 @@ export const groupCoats = (coats: Coat[]): Coat[][] =>
 function planPour(coats: CoatPlan[], means: Means): PourPlan {
   const used = means.resins.filter((resin) => coats.some((c) => c.coat.resinId === resin.id && c.cups.length));
   const batches = used.map((resin) => planBatch(resin, coats, means));
-  const laid = (kinds: Coat['kind'][]): number => coats.filter((c) => kinds.includes(c.coat.kind)).reduce((sum, c) => sum + c.film, 0);
+  const parts = [0, ...(coats[0]?.regions.sea ?? []).map((_, i) => i + 1)];
+  const filmAt = (part: number): number =>
+    coats
+      .filter((c) => c.coat.kind !== 'wave' && (part === 0 ? c.regions.beach : c.regions.sea[part - 1]!).area > 0)
+      .reduce((sum, c) => sum + c.film, 0);
   return {
     coats,
     batches,
     steps: planSteps(coats, batches, means.method),
-    film: Math.max(laid(['sand', 'clear']), laid(['sea', 'glaze', 'clear'])),
+    film: Math.max(...parts.map(filmAt)),
   };
 }
 
@@ -63,10 +70,19 @@ const cuts = new WeakMap<Piece['sea'], { piece: Piece; cut: Cut }>();
 /** A cut is kept while shape, holes and sea are the same objects: most edits leave the drawing alone. */
 function cutOf(piece: Piece): Cut {
   const kept = cuts.get(piece.sea);
-  if (kept && kept.piece.shape === piece.shape && kept.piece.holes === piece.holes) return kept.cut;
-  const cut = cutBoard(piece.shape, piece.holes, piece.sea);
+  if (kept && kept.piece.shape === piece.shape && kept.piece.holes === piece.holes && kept.piece.clock === piece.clock) return kept.cut;
+  const cut = cutBoard(piece.shape, holesOf(piece), piece.sea);
   cuts.set(piece.sea, { piece, cut });
   return cut;
+}
+
+const builds = new WeakMap<Site, BuildUp>();
+
+/** The board built up coat by coat over a grid; reckoned when first asked for. */
+export function buildUpOf({ site }: Pick<PiecePlan, 'site'>): BuildUp {
+  let build = builds.get(site);
+  if (!build) builds.set(site, (build = buildUp(site, gridOf(site.piece.shape))));
+  return build;
 }
 
 const plans = new WeakMap<Piece, PiecePlan>();
@@ -84,11 +100,13 @@ export function planPiece(piece: Piece, means: Means): PiecePlan {
 }
 
 function planAnew(piece: Piece, means: Means): PiecePlan {
+  const { method, colourants } = means;
   const cut = cutOf(piece);
+  const site: Site = { piece, cut, method, regions: regionsOfCoats(piece, cut) };
   const coats = piece.coats.map((coat, i) => {
     const resin = means.resins.find((r) => r.id === coat.resinId);
     if (!resin) throw new RangeError(`coat ${i + 1} of ${piece.name} names a resin that is not on the shelf`);
-    return planCoat({ piece, cut, resin, colourants: means.colourants, method: means.method }, coat, i + 1);
+    return planCoat({ ...site, resin, colourants, meanFilm: (c) => meanFilm(site, buildUpOf({ site }), c) }, coat, i + 1);
   });
   const pours = groupCoats(piece.coats).map((group) =>
     planPour(
@@ -100,11 +118,12 @@ function planAnew(piece: Piece, means: Means): PiecePlan {
     piece,
     means,
     bounds: bounds(piece.shape),
-    area: outlineArea(piece.shape, piece.holes),
+    area: outlineArea(piece.shape, holesOf(piece)),
     rim: rimLength(piece.shape),
     cut,
+    site,
     coats,
     pours,
-    colours: chartColours(piece, means.colourants, means.method.foamFilm),
+    colours: chartColours(site, cut, colourants),
   };
 }

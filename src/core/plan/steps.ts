@@ -1,6 +1,7 @@
 import type { Method, WaveCoat } from '#core/document';
 import type { Batch } from './batch';
-import type { CoatPlan, Cup } from './coats';
+import type { CoatPlan } from './coats';
+import type { Cup } from './cups';
 
 /** One thing to do at the bench. Minutes count from the first meeting of A and B in the pour. */
 export type Step = {
@@ -18,6 +19,14 @@ export type Step = {
   | { kind: 'done' }
 );
 
+/** The coats of a pour in the order they are laid: where the deep goes first, the sea comes before its own beach. */
+function inOrder(coats: CoatPlan[]): CoatPlan[] {
+  const sea = coats.find((c) => c.coat.kind === 'sea' && c.coat.order === 'deep first');
+  const beach = coats.find((c) => c.coat.kind === 'sand');
+  if (!sea || !beach || coats.indexOf(beach) > coats.indexOf(sea)) return coats;
+  return coats.map((c) => (c === sea ? beach : c === beach ? sea : c));
+}
+
 /**
  * The steps of a pour in the order of its coats, with the minute each is planned for: stir by the maker's word, then
  * colour, then lay cup after cup; the wave waits for the minute its coat is planned at.
@@ -26,7 +35,7 @@ export function planSteps(coats: CoatPlan[], batches: Batch[], method: Method): 
   const steps: Step[] = [];
   const mixedAt: number[] = [];
   let clock = 0;
-  for (const coat of coats) {
+  for (const coat of inOrder(coats)) {
     if (!coat.cups.length) continue;
     const batch = batches.findIndex((b) => b.resin.id === coat.coat.resinId);
     if (mixedAt[batch] === undefined) {

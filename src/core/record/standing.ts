@@ -1,5 +1,6 @@
 import type { Piece, Pour, Room } from '#core/document';
 import { groupCoats, planPiece, type Means } from '#core/plan';
+import { hoursBefore } from '#core/prepare';
 import { curingOf, stretchesOf, type Curing, type Laid, type Stretch } from '#core/schedule';
 import { timesOf, type Times } from './times';
 
@@ -75,6 +76,16 @@ export function standingOf(piece: Piece, pours: Pour[], means: Means, room: Room
 
   const laid = own.flatMap((p, i) => laidOf(p, !next && i === own.length - 1, now) ?? []);
   const ahead = next && plannedLaid(piece, next.pour, means, room, next.pour === groups.length - 1);
+  // a board that has not been poured is got ready first, so that its last primer is dry when the pour begins
+  const ready =
+    ahead && !own.length
+      ? {
+          doing: 'prepare' as const,
+          from: ahead.started - 3_600_000 * hoursBefore(piece, means.method),
+          until: ahead.started,
+          planned: true,
+        }
+      : undefined;
   const open = own.find((p) => p.done === undefined);
   const finished = own.findLast((p) => p.done !== undefined);
   const lying = finished && laidOf(finished, false, now);
@@ -84,6 +95,6 @@ export function standingOf(piece: Piece, pours: Pour[], means: Means, room: Room
     ...(open && { open }),
     ...(lying && { curing: curingOf(lying, offset) }),
     ...(next && { next }),
-    stretches: stretchesOf(ahead ? [...laid, ahead] : laid, offset),
+    stretches: [...(ready ? [ready] : []), ...stretchesOf(ahead ? [...laid, ahead] : laid, offset)],
   };
 }

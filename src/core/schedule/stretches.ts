@@ -3,7 +3,7 @@ import { minuteOfAge } from '#core/cure';
 import { airAfter } from './air';
 
 /** What a piece is doing on the tide line. */
-export type Doing = 'pour' | 'tacky' | 'recoat' | 'scuff' | 'cure';
+export type Doing = 'prepare' | 'pour' | 'tacky' | 'recoat' | 'scuff' | 'cure';
 
 /** A stretch of a piece's days; moments in ms since 1970. */
 export interface Stretch {

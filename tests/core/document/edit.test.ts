@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import {
-  curvesOf,
+  linesOf,
   emptyStudio,
   movedTo,
   openStudio,
@@ -12,40 +12,59 @@ import {
   withFilm,
   withLoad,
   withPoint,
+  withPointAdded,
+  withoutPoint,
   withShape,
   withoutCoat,
   writeStudio,
   startingCoat,
   type BoardAnswers,
+  type Piece,
 } from '#core/document';
 import { empty, piece, sample } from '../help';
 
+const pointsOf = (p: Piece, key: string) => linesOf(p.sea).find((line) => line.key === key)!.points;
+
 test('a point is dragged to a tenth of a mm', () => {
-  const moved = withPoint(piece(), 0, 2, { x: 200.04, y: 150.26 });
+  const moved = withPoint(piece(), 'shoreline', 2, { x: 200.04, y: 150.26 });
   assert.deepEqual(moved.sea.shoreline[2], { x: 200, y: 150.3 });
   assert.deepEqual(moved.sea.edges, piece().sea.edges);
-  assert.deepEqual(withPoint(piece(), 2, 0, { x: 0, y: 99 }).sea.edges[1]![0], { x: 0, y: 99 });
+  assert.deepEqual(withPoint(piece(), 'edge:1', 0, { x: 0, y: 99 }).sea.edges[1]![0], { x: 0, y: 99 });
 });
 
-test('wherever a point is dragged, it stays on the board and between its neighbours', () => {
+test('wherever a point is dragged, it stays on the board, apart from its neighbours, and ends stay on the sides', () => {
   fc.assert(
     fc.property(
-      fc.nat(4),
+      fc.constantFrom('shoreline', 'edge:0', 'edge:3'),
       fc.nat(4),
       fc.double({ min: -2000, max: 2000, noNaN: true }),
       fc.double({ min: -2000, max: 2000, noNaN: true }),
-      (curve, index, x, y) => {
-        const points = curvesOf(withPoint(piece(), curve, index, { x, y }))[curve]!;
-        assert.ok(points.every((p, i) => p.y >= 0 && p.y <= 300 && (i === 0 || p.x > points[i - 1]!.x)));
-        assert.deepEqual([points[0]!.x, points[4]!.x], [0, 400]);
+      (key, index, x, y) => {
+        const points = pointsOf(withPoint(piece(), key, index, { x, y }), key);
+        assert.ok(points.every((p) => p.x >= 0 && p.x <= 400 && p.y >= 0 && p.y <= 300));
+        assert.ok(points.every((p, i) => i === 0 || Math.hypot(p.x - points[i - 1]!.x, p.y - points[i - 1]!.y) >= 0.9));
+        for (const end of [points[0]!, points[4]!]) assert.ok(end.x === 0 || end.x === 400 || end.y === 0 || end.y === 300);
       },
     ),
   );
 });
 
+test('an end dragged past a corner goes on along the next side, as a corner cove wants', () => {
+  assert.deepEqual(withPoint(piece(), 'shoreline', 4, { x: 330, y: 320 }).sea.shoreline[4], { x: 330, y: 300 });
+});
+
+test('points are added and taken off, down to the two that make a curve', () => {
+  const more = withPointAdded(piece(), 'shoreline', 1, { x: 150, y: 180 });
+  assert.deepEqual(more.sea.shoreline[2], { x: 150, y: 180 });
+  let less = more;
+  for (let i = 0; i < 9; i++) less = withoutPoint(less, 'shoreline', 1);
+  assert.equal(less.sea.shoreline.length, 2);
+});
+
 test('a point or a curve that is not there is refused', () => {
-  assert.throws(() => withPoint(piece(), 9, 0, { x: 0, y: 0 }), RangeError);
-  assert.throws(() => withPoint(piece(), 0, 9, { x: 0, y: 0 }), RangeError);
+  assert.throws(() => withPoint(piece(), 'edge:9', 0, { x: 0, y: 0 }), RangeError);
+  assert.throws(() => withPoint(piece(), 'shoreline', 9, { x: 0, y: 0 }), RangeError);
+  assert.throws(() => withPointAdded(piece(), 'breaker:none', 0, { x: 0, y: 0 }), RangeError);
 });
 
 test('a board of another size takes its sea along', () => {
@@ -80,7 +99,7 @@ test('taking the first coat of a pour off lets the next one begin it', () => {
     [
       ['sea', false],
       ['wave', true],
-      ['clear', false],
+      ['top', false],
     ],
   );
   assert.deepEqual(withoutCoat(p, 'none'), p);

@@ -73,7 +73,7 @@ test('what names a thing that is not there is named', () => {
   assert.deepEqual(paths(broken((s) => (s.pieces[0]!.coats[0]!.resinId = 'glue'))), ['/pieces/0/coats/0/resinId']);
   assert.deepEqual(paths(broken((s) => s.pieces.push(s.pieces[0]!))), [`/pieces/${sample().pieces.length}/id`]);
   assert.deepEqual(paths(broken((s) => s.pieces[0]!.sea.edges.pop())), ['/pieces/0/coats/1/tints']);
-  assert.deepEqual(paths(broken((s) => s.pieces[0]!.sea.shoreline.reverse())), ['/pieces/0/sea/shoreline']);
+  assert.deepEqual(paths(broken((s) => (s.pieces[0]!.sea.shoreline[1] = s.pieces[0]!.sea.shoreline[0]!))), ['/pieces/0/sea (shoreline)']);
   assert.deepEqual(paths(broken((s) => (s.pours[0]!.events[1]!.seq = 7))), ['/pours/0/events/1/seq']);
   assert.deepEqual(paths(broken((s) => (s.pours[0]!.coatIds = ['none']))), ['/pours/0/coatIds/0']);
   const walled = broken((s) => {
@@ -81,6 +81,15 @@ test('what names a thing that is not there is named', () => {
     delete tray.wallHeight;
   });
   assert.match(paths(walled)[0]!, /wallHeight$/);
+});
+
+test('a coat that waits for itself, a film of nothing, a bed as thick as its film: each is said where it stands', () => {
+  const coat = (change: (c: Studio['pieces'][0]['coats'][0]) => void) => firstProblem(broken((s) => change(s.pieces[0]!.coats[1]!)));
+  assert.match(coat((c) => (c.waits = { coatId: c.id, until: 'hard' })).expected, /a coat cannot wait for itself/);
+  assert.match(coat((c) => (c.waits = { coatId: 'none', until: 'hard' })).expected, /the id of a coat below it/);
+  assert.match(coat((c) => ((c as { film: number }).film = 0)).expected, /a number from 0.1/);
+  assert.match(coat((c) => ((c as { bed: number }).bed = 5)).expected, /which bed and tints share/);
+  assert.match(firstProblem(broken((s) => (s.pieces[0]!.beside = { pieceId: s.pieces[0]!.id, gap: 0 }))).expected, /another piece/);
 });
 
 test('no text makes it throw', () => {

@@ -136,7 +136,7 @@ test('a smooth curve goes through its points, and through straight ones straight
 
 test('foam lies along the shore: reach times length on a straight one, on both sides', () => {
   const sea = level(200, 190);
-  const foam = foamParts(cutBoard(panel, [], sea), sea, 40, 15);
+  const foam = foamParts(cutBoard(panel, [], sea), sea, undefined, { reachSea: 40, reachUp: 15 });
   const strip = (rings: Point[][]): number =>
     sum(rings.map((ring) => Math.max(...ring.map((p) => p.y)) - Math.min(...ring.map((p) => p.y))));
   near(strip(foam.beach), 15, 0.01);

@@ -1,10 +1,10 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { withCoat, withFilm, withShape, type Coat, type Piece } from '#core/document';
+import { startingCoat, withCoat, withFilm, withShape, type Coat, type Piece } from '#core/document';
 import { cupContent } from '#core/mix';
-import { groupCoats, planPiece, whiteThickness, type Batch, type PiecePlan } from '#core/plan';
-import { means, method, near, piece, plan, resin, sample, sum } from '../help';
+import { colourOfPart, groupCoats, planPiece, whiteThickness, type Batch, type PiecePlan } from '#core/plan';
+import { empty, means, method, near, piece, plan, resin, sample, sum } from '../help';
 
 const batch = (p: PiecePlan, pour = 0): Batch => p.pours[pour]!.batches[0]!;
 const cup = (p: PiecePlan, name: string) =>
@@ -27,8 +27,14 @@ test('a starting panel: beach, five tints, clear line and white in one batch, an
   assert.equal(p.rim, 1400);
 });
 
+/** The piece with a clear film of 1 mm in the place of its top, whose film follows from the ground. */
+const withClear = (p: Piece): Piece => ({
+  ...p,
+  coats: p.coats.map((c) => (c.kind === 'top' ? startingCoat('clear', c.id, c.resinId, 5, empty) : c)),
+});
+
 test('one cup by hand: film, what runs over, spare, what stays in the cup, and its two parts', () => {
-  const clear = cup(plan(), 'Clear');
+  const clear = cup(plan(withClear(piece())), 'Clear');
   const laid = 120;
   const over = (1400 * 18 * 0.2) / 1000 + 1.4 * 6;
   near(clear.makeup.laid, laid, 1e-6);
@@ -40,7 +46,7 @@ test('one cup by hand: film, what runs over, spare, what stays in the cup, and i
 });
 
 test('a taped edge loses nothing over the rim', () => {
-  const taped = cup(plan(piece({ edge: 'taped' })), 'Clear');
+  const taped = cup(plan(withClear(piece({ edge: 'taped' }))), 'Clear');
   assert.equal(taped.makeup.runsOver, 0);
   near(taped.needed, 126, 1e-6);
 });
@@ -93,7 +99,7 @@ test('cups add up: tints cover the sea, sand and sea the board, and the batch is
 test('a taped board k times as large in both directions needs k² as much, and k pieces need k times one', () => {
   fc.assert(
     fc.property(fc.double({ min: 0.5, max: 3, noNaN: true }), fc.integer({ min: 2, max: 9 }), (k, n) => {
-      const one = piece({ edge: 'taped' });
+      const one = withClear(piece({ edge: 'taped' }));
       const wide = withShape(one, { kind: 'rectangle', width: 400 * k, height: 300 * k });
       near(cup(plan(wide), 'Clear').needed / cup(plan(one), 'Clear').needed / (k * k), 1, 1e-3);
       near(cup(plan(wide), 'Deep').needed / cup(plan(one), 'Deep').needed / (k * k), 1, 1e-3);
@@ -162,16 +168,30 @@ test('the white thickens, and crosses 1.8 Pa·s where its window opens', () => {
   assert.ok(whiteThickness(b, means, 5) < whiteThickness(b, means, 20));
 });
 
+const brightness = (hex: string): number => sum([1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16)));
+const seenAt = (p: PiecePlan, part: number): number => brightness(colourOfPart(p.colours, part)!);
+
 test('chart colours: the deep is darkest, a clear top wets a bare board, foam is the lightest of the sea', () => {
-  const brightness = (hex: string): number => sum([1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16)));
-  const { colours } = plan();
-  const sea = colours.sea.map(brightness);
+  const p = plan();
+  const sea = [1, 2, 3, 4, 5].map((part) => seenAt(p, part));
   assert.ok(sea.every((v, i) => i === 0 || v < sea[i - 1]!));
-  assert.ok(brightness(colours.foam!.sea[4]!) > sea[0]!);
+  assert.ok(brightness(p.colours.foams[0]!.parts[5]!) > sea[0]!);
   const wood = piece({ coats: [], surface: { material: 'raw wood', primer: 'clear sealer', primerCoats: 2 } });
   const wetted = { ...wood, coats: [piece().coats[3]!] };
-  assert.ok(brightness(plan(wetted).colours.beach) < brightness(plan(wood).colours.beach));
-  assert.equal(plan(wood).colours.foam, undefined);
+  assert.ok(seenAt(plan(wetted), 0) < seenAt(plan(wood), 0));
+  assert.deepEqual(plan(wood).colours.foams, []);
+});
+
+test('a ground no model knows is hatched until sand hides it, and a glaze over half the board darkens only that half', () => {
+  const foil = plan(piece({ surface: { ...piece().surface, ground: 'foil' } }));
+  assert.equal(colourOfPart(foil.colours, 3), undefined);
+  assert.ok(colourOfPart(foil.colours, 0));
+  const p = piece();
+  const glaze: Coat = { ...startingCoat('glaze', 'g', p.coats[0]!.resinId, 5, empty), over: { kind: 'deep', share: 0.25 } };
+  const { patches } = plan({ ...p, coats: [...p.coats, glaze] }).colours;
+  const deep = patches.filter((x) => x.part === 4);
+  assert.equal(deep.length, 2);
+  assert.ok(brightness(deep[0]!.colour!) < brightness(deep[1]!.colour!));
 });
 
 test('the same piece gives the same plan, and every sample piece has one', () => {

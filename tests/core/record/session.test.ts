@@ -102,8 +102,11 @@ test('where a piece stands: not begun, pouring, curing, all poured', () => {
 });
 
 test('a pour given a time stands on the tide line as planned', () => {
-  const planned = stand([], t0, { ...panel, pourAt: '2026-11-26T18:30:00.000Z' }).stretches;
+  const [ready, ...planned] = stand([], t0, { ...panel, pourAt: '2026-11-26T18:30:00.000Z' }).stretches;
   assert.equal(planned[0]!.from, Date.parse('2026-11-26T18:30:00Z'));
+  // sanding, three coats of gesso with an hour each, and setting up come before it
+  assert.deepEqual([ready!.doing, ready!.until], ['prepare', planned[0]!.from]);
+  near((ready!.until - ready!.from) / 3_600_000, 3.75, 1e-9);
   near((planned[0]!.until - planned[0]!.from) / 60_000, 28, 1e-9);
   assert.ok(planned.every((s) => s.planned));
 });

@@ -1,0 +1,159 @@
+import { materials, type Coat, type WaveCoat } from '#core/document';
+import { drawsBackBelow, RECEDING } from '#core/level';
+import { mixedDensity } from '#core/mix';
+import { coatName } from '#core/plan';
+import { lightnessOf } from '#core/tint';
+import { plain } from '#core/units';
+import type { Finding, Rule } from './finding';
+
+/** Rules about one coat and what lies below and above it. */
+
+/** Silicone left on a film draws the next one back. */
+export const siliconeBeforeCoat: Rule = ({ plan }) =>
+  plan.piece.coats.flatMap((coat, i, all): Finding[] => {
+    const next = all[i + 1];
+    if (coat.kind !== 'wave' || coat.additive !== 'silicone' || !next || next.kind === 'seal') return [];
+    const density = mixedDensity(plan.means.resins.find((r) => r.id === next.resinId)!);
+    const back = drawsBackBelow(density, RECEDING['grease or silicone']);
+    return [
+      {
+        code: 'silicone-before-coat',
+        severity: 'stop',
+        where: { coatId: next.id },
+        says: `${coatName(next)} goes over a wave with silicone.`,
+        why: `On silicone a film under ${plain(back, 1)} mm draws back into pits.`,
+        fix: 'Degrease, then lay a coat of seal between, or leave silicone out.',
+      },
+    ];
+  });
+
+const torched = (coat: Coat): coat is WaveCoat =>
+  coat.kind === 'wave' && (coat.heat === 'torch then air' || coat.heat === 'air then torch');
+
+/** Flame beside wood, or over a taped or filmed back. */
+export const torchBesideWood: Rule = ({ plan }) => {
+  const { edge, surface, coats } = plan.piece;
+  const coat = coats.find(torched);
+  if (!coat || !materials[surface.material].scorches || (edge !== 'wall' && surface.material !== 'canvas')) return [];
+  return [
+    {
+      code: 'torch-beside-wood',
+      severity: 'stop',
+      where: { coatId: coat.id },
+      says: edge === 'wall' ? 'A torch beside a wooden wall.' : 'A torch over canvas.',
+      why: 'It scorches and can catch before the film has moved.',
+      fix: 'Take hot air here. With a torch: wipes and inks away, an extinguisher near, never held still.',
+    },
+  ];
+};
+
+/** Pigment left open: the last coat stops short of the rim, or of part of what is coloured. */
+export const coatsShortOfEdge: Rule = ({ plan }) => {
+  const last = plan.coats.at(-1);
+  if (!last || (last.coat.kind !== 'top' && last.coat.kind !== 'clear')) return [];
+  const covered = last.regions.beach.area + last.regions.sea.reduce((sum, r) => sum + r.area, 0);
+  const left = plan.cut.cover.area - covered;
+  if (left < 0.005 * plan.cut.cover.area) return [];
+  return [
+    {
+      code: 'coat-short-of-edge',
+      severity: 'warn',
+      where: { coatId: last.coat.id },
+      says: `${last.name} leaves ${plain(left / 100, 0)} cm² of what is below it open${last.coat.inset ? `, ${plain(last.coat.inset, 1)} mm all round the rim` : ''}.`,
+      why: 'There it shows a step, and the coats below are what is touched and washed.',
+      fix: 'Take it over the whole of what is coated, to the edge.',
+    },
+  ];
+};
+
+/** Sand that ends as a step above the sea that should run over it. */
+export const sandOverFilm: Rule = ({ plan }) => {
+  const sand = plan.coats.find((c) => c.coat.kind === 'sand');
+  const sea = plan.coats.find((c) => c.coat.kind === 'sea');
+  if (!sand || !sea || sand.coat.kind !== 'sand' || sand.coat.taper || !sand.cups.length || sand.film <= sea.film) return [];
+  return [
+    {
+      code: 'sand-over-film',
+      severity: 'warn',
+      where: { coatId: sand.coat.id },
+      says: `The sand ends as a step ${plain(sand.film - sea.film, 1)} mm over the sea.`,
+      why: 'The wave stops at it, and loose sand at the edge flies when it is heated.',
+      fix: 'Thin it out toward the water, so that the sea runs over it.',
+    },
+  ];
+};
+
+/** A film spread thinner than what stays spread on its ground. */
+export const filmDrawsBack: Rule = ({ plan }) =>
+  plan.coats.flatMap(({ coat, name, film, number }): Finding[] => {
+    if (coat.kind === 'wave' || coat.kind === 'top' || coat.samePour) return [];
+    const density = mixedDensity(plan.means.resins.find((r) => r.id === coat.resinId)!);
+    const onCoat = number > 1;
+    const primed = drawsBackBelow(density, RECEDING['primed, scuffed or wet']);
+    const glossy = drawsBackBelow(density, RECEDING['glossy cured coat']);
+    if (film < primed)
+      return [
+        {
+          code: 'film-draws-back',
+          severity: 'warn',
+          where: { coatId: coat.id },
+          says: `${name} of ${plain(film, 2)} mm does not stay spread; from ${plain(primed, 2)} mm it does.`,
+          why: 'Surface tension pulls a thinner film back into islands.',
+          fix: `Lay ${plain(Math.ceil(primed * 10) / 10, 1)} mm or more.`,
+        },
+      ];
+    if (!onCoat || film >= glossy) return [];
+    return [
+      {
+        code: 'film-wants-scuff',
+        severity: 'note',
+        where: { coatId: coat.id },
+        says: `${name} of ${plain(film, 2)} mm stays spread on a scuffed coat; on a glossy one it takes ${plain(glossy, 2)} mm.`,
+        why: 'A hard gloss lets a thin film draw back.',
+        fix: `Scuff and wipe first, or lay ${plain(Math.ceil(glossy * 10) / 10, 1)} mm.`,
+      },
+    ];
+  });
+
+/** Lightness from which lacing still reads as white through what is over it, OKLab. */
+const READS = 0.6;
+
+/** A glaze so dark that the lacing below it goes under. */
+export const glazeHidesLacing: Rule = ({ plan }) =>
+  plan.piece.coats.flatMap((glaze, i): Finding[] => {
+    if (glaze.kind !== 'glaze') return [];
+    const below = plan.piece.coats.slice(0, i).filter((c) => c.kind === 'wave');
+    const hidden = below.some((wave) => {
+      const foam = plan.colours.foams.find((f) => f.coatId === wave.id);
+      const white = foam?.parts[1];
+      return white !== undefined && lightnessOf(white) < READS;
+    });
+    if (!hidden) return [];
+    return [
+      {
+        code: 'glaze-hides-lacing',
+        severity: 'warn',
+        where: { coatId: glaze.id },
+        says: 'This glaze is so dark that the lacing below it goes under.',
+        why: 'White seen through it comes out as a mid blue, and no longer reads as foam.',
+        fix: 'Thin the glaze with clear, lay it thinner, or keep it to the deep side.',
+      },
+    ];
+  });
+
+/** A coat joined to the pour below it that is also to wait for something. */
+export const waitsInSamePour: Rule = ({ plan }) =>
+  plan.piece.coats.flatMap((coat): Finding[] =>
+    coat.samePour && coat.waits
+      ? [
+          {
+            code: 'waits-in-same-pour',
+            severity: 'warn',
+            where: { coatId: coat.id },
+            says: 'This coat is in the same pour as the one below it, and is also to wait.',
+            why: 'Both cannot be so.',
+            fix: 'Begin a pour of its own with it, or let it wait for nothing.',
+          },
+        ]
+      : [],
+  );

@@ -1,0 +1,104 @@
+import { holesOf, materials } from '#core/document';
+import { plain } from '#core/units';
+import type { Finding, Rule } from './finding';
+
+/** Rules about the board before any resin. */
+
+const warn = (code: string, says: string, why: string, fix: string): Finding[] => [{ code, severity: 'warn', where: {}, says, why, fix }];
+
+/** Resin on bare wood soaks in, warps it and draws air out of it. */
+export const rawWoodUnprimed: Rule = ({ plan }) => {
+  const { material, primer, primerCoats } = plan.piece.surface;
+  const bare = primer === 'none' || primer === 'scuff only' || primerCoats === 0;
+  const sealed = plan.piece.coats[0]?.kind === 'seal';
+  if (!bare || sealed || !materials[material].thirsty || !plan.coats.length) return [];
+  return warn(
+    'raw-wood-unprimed',
+    `${materials[material].label.split(',')[0]} has no primer.`,
+    'Resin soaks in, can warp a thin board, and draws air out of it as bubbles.',
+    'Prime it with gesso, three coats, or a clear sealer, dried between coats; or begin with a thin seal of clear.',
+  );
+};
+
+/** A single sheet of thin ply bends as the resin on one side of it shrinks. */
+export const thinPlySingle: Rule = ({ plan }) =>
+  plan.piece.surface.material === 'thin ply' && !plan.piece.surface.doubled
+    ? warn(
+        'thin-ply-single',
+        'Thin ply is a single sheet.',
+        'Resin on one side of it warps it.',
+        'Glue a second sheet on under weight, and say so under Board.',
+      )
+    : [];
+
+/** Resin does not hold on a shine. */
+export const overVarnishUnscuffed: Rule = ({ plan }) => {
+  const { material, primer } = plan.piece.surface;
+  if (!materials[material].glossy || primer !== 'none' || !plan.coats.length) return [];
+  return warn(
+    'over-varnish-unscuffed',
+    `${materials[material].label} is shiny and has not been scuffed.`,
+    'The film peels from it in one sheet.',
+    'Scuff it, or give it a clear primer, where the sea will go.',
+  );
+};
+
+/** Longest side a canvas carries wet resin without sagging, mm. */
+const CANVAS_LIMIT = 300;
+
+export const canvasTooLarge: Rule = ({ plan }) => {
+  const long = Math.max(plan.bounds.width, plan.bounds.height);
+  if (plan.piece.surface.material !== 'canvas' || long <= CANVAS_LIMIT) return [];
+  return warn(
+    'canvas-too-large',
+    `A canvas of ${plain(long / 10, 0)} cm sags under resin; up to ${CANVAS_LIMIT / 10} cm holds.`,
+    'The film runs to the middle and sets there as a pool.',
+    'Brace it from below with a board, or take a panel.',
+  );
+};
+
+/** Holes that are to stay open and are not closed against resin. */
+export const holeUntaped: Rule = ({ plan }) => {
+  const open = holesOf(plan.piece).filter((hole) => !hole.filled && !hole.taped);
+  if (!open.length || !plan.coats.length) return [];
+  return warn(
+    'hole-untaped',
+    open.length === 1 ? 'The hole that stays open is not taped.' : `${open.length} holes that stay open are not taped.`,
+    'Resin runs down a hole, closes it and glues what is below.',
+    'Tape from below and plug from above, or fill them on purpose; say which under Board.',
+  );
+};
+
+/** A clock's shaft has to come through everything that is built up at its hole, and its marks to stand on the face. */
+export const clockDoesNotFit: Rule = ({ plan }) => {
+  const { clock, thickness, surface } = plan.piece;
+  if (!clock) return [];
+  const built = plan.coats.reduce(
+    (sum, c) => sum + (c.coat.kind === 'wave' ? 0 : c.regions.beach.area + c.regions.sea.reduce((a, r) => a + r.area, 0) > 0 ? c.film : 0),
+    0,
+  );
+  const board = thickness * (surface.doubled ? 2 : 1);
+  const total = board + built;
+  const found: Finding[] = [];
+  // a nut and a washer take two more
+  if (clock.shaft < total + 2)
+    found.push({
+      code: 'clock-shaft-short',
+      severity: 'stop',
+      where: {},
+      says: `A thread of ${plain(clock.shaft, 1)} mm does not come through ${plain(total, 1)} mm of board and resin with its nut.`,
+      why: 'The hands cannot be fitted.',
+      fix: `Take a movement with ${plain(Math.ceil(total + 2), 0)} mm of thread, or recess the back.`,
+    });
+  const reach = Math.min(plan.bounds.width, plan.bounds.height) / 2;
+  if (clock.dial >= reach)
+    found.push({
+      code: 'clock-dial-wide',
+      severity: 'warn',
+      where: {},
+      says: `Hour marks on a circle of ${plain(clock.dial, 0)} mm miss the face; it reaches ${plain(reach, 0)} mm from the middle.`,
+      why: 'Some marks would stand off the board.',
+      fix: `Set the dial to less than ${plain(reach, 0)} mm.`,
+    });
+  return found;
+};

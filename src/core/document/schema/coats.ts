@@ -1,0 +1,98 @@
+import Type, { type Static } from 'typebox';
+import { limits } from '../limits';
+import { Edge } from './board';
+import { object, range, positive, from0, id, name, tagged } from './parts';
+
+/** A colourant and its share of A + B by weight. */
+export const Part = object({ colourantId: id(), load: range(limits.load) });
+export type Part = Static<typeof Part>;
+export const Tint = object({ name: name(), recipe: Type.Array(Part, { maxItems: 6 }) });
+export type Tint = Static<typeof Tint>;
+
+/** The part of the board a coat goes over: a share of the board from the deep side, a strip of sea off the shore in mm. */
+export type Over = { kind: 'whole' | 'sea' | 'beach' } | { kind: 'deep'; share: number } | { kind: 'strip'; from: number; to: number };
+const over = (kind: string) => object({ kind: Type.Literal(kind) });
+export const Over = tagged<Over>(
+  over('whole'),
+  over('sea'),
+  over('beach'),
+  object({ kind: Type.Literal('deep'), share: Type.Number({ exclusiveMinimum: 0, maximum: 1 }) }),
+  object({ kind: Type.Literal('strip'), from: from0(3000), to: positive(3000) }),
+);
+export const Until = Type.Enum(['tacky', 'recoat', 'hard']);
+export type Until = Static<typeof Until>;
+
+/**
+ * What every coat has. `samePour` joins it to the one below. Left out: `over` is the ordinary part for its kind, `edge`
+ * the board's; `inset` keeps it back from the rim, mm; `waits` names a lower coat and how far that must be.
+ */
+const coat = {
+  id: id(),
+  resinId: id(),
+  samePour: Type.Boolean(),
+  over: Type.Optional(Over),
+  edge: Type.Optional(Edge),
+  inset: Type.Optional(from0(200)),
+  waits: Type.Optional(object({ coatId: id(), until: Until })),
+};
+/** A film follows the ground when it is spread by hand, and levels itself when it is poured. */
+export const Laid = Type.Enum(['spread', 'poured']);
+export type Laid = Static<typeof Laid>;
+const filmed = { ...coat, film: range(limits.film), laid: Type.Optional(Laid) };
+
+const SealCoat = object({ ...filmed, kind: Type.Literal('seal') });
+const BaseCoat = object({ ...filmed, kind: Type.Literal('base'), tint: Tint });
+/** `taper` is how far the sand thins out, half of it under the sea, mm. */
+const SandCoat = object({
+  ...filmed,
+  kind: Type.Literal('sand'),
+  sandPerResin: from0(3),
+  taper: Type.Optional(from0(300)),
+  how: Type.Optional(Type.Enum(['in resin', 'pressed in'])),
+});
+/** Tints from deep to shore, one for each part of the sea. `bed` is the clear flooded under them, mm of the film. */
+const SeaCoat = object({
+  ...filmed,
+  kind: Type.Literal('sea'),
+  tints: Type.Array(Tint, { minItems: 1, maxItems: 8 }),
+  bed: Type.Optional(from0(limits.film.max)),
+  order: Type.Optional(Type.Enum(['deep first', 'shore first'])),
+});
+const GlazeCoat = object({ ...filmed, kind: Type.Literal('glaze'), tint: Tint });
+const ClearCoat = object({ ...filmed, kind: Type.Literal('clear') });
+/** Clear that levels over everything below it; `cover` is over the highest point, mm. */
+const TopCoat = object({ ...coat, kind: Type.Literal('top'), cover: range(limits.film) });
+/**
+ * White along the shore, or along a breaker, pushed by heat; `layAt` is minutes after mixing. Each of its `lines` is
+ * `lineWidth` wide and `lineHeight` high.
+ */
+const WaveCoat = object({
+  ...coat,
+  kind: Type.Literal('wave'),
+  along: Type.Optional(id()),
+  lines: Type.Optional(Type.Integer({ minimum: 1, maximum: 8 })),
+  lineWidth: positive(60),
+  lineHeight: positive(10),
+  reachSea: range(limits.reach),
+  reachUp: range(limits.reach),
+  layAt: range(limits.minute),
+  passes: Type.Integer({ minimum: 0, maximum: 12 }),
+  under: Type.Optional(Type.Enum(['barrier', 'gap', 'none', 'white first'])),
+  lace: Type.Optional(Type.Enum(['open', 'some', 'bright'])),
+  heat: Type.Optional(Type.Enum(['hot air', 'torch then air', 'air then torch', 'hair dryer'])),
+  additive: Type.Optional(Type.Enum(['none', 'silicone', 'other'])),
+  white: Tint,
+});
+export type SealCoat = Static<typeof SealCoat>;
+export type BaseCoat = Static<typeof BaseCoat>;
+export type SandCoat = Static<typeof SandCoat>;
+export type SeaCoat = Static<typeof SeaCoat>;
+export type GlazeCoat = Static<typeof GlazeCoat>;
+export type ClearCoat = Static<typeof ClearCoat>;
+export type TopCoat = Static<typeof TopCoat>;
+export type WaveCoat = Static<typeof WaveCoat>;
+/** A coat whose film is given; a top's follows from its cover, a wave's from its lines and its foam. */
+export type FilmedCoat = SealCoat | BaseCoat | SandCoat | SeaCoat | GlazeCoat | ClearCoat;
+export type Coat = FilmedCoat | TopCoat | WaveCoat;
+/** Coats stand bottom first. */
+export const Coat = tagged<Coat>(SealCoat, BaseCoat, SandCoat, SeaCoat, GlazeCoat, ClearCoat, TopCoat, WaveCoat);

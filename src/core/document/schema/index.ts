@@ -1,0 +1,32 @@
+import Type, { type Static } from 'typebox';
+import { Colourant, Method, Resin, Room, Settings } from './materials';
+import { Piece } from './piece';
+import { Pour } from './pour';
+
+export * from './board';
+export * from './coats';
+export * from './materials';
+export * from './piece';
+export * from './pour';
+export * from './sea';
+export { Point } from './parts';
+
+/**
+ * The studio document, version 1: lengths in mm, volumes in ml, weights in g, temperatures in °C,
+ * shares as fractions of 1, times as ISO 8601 in UTC. What can be computed is never stored.
+ */
+export const Studio = Type.Object(
+  {
+    format: Type.Literal('nerite-studio'),
+    version: Type.Literal(1),
+    settings: Settings,
+    method: Method,
+    rooms: Type.Array(Room, { minItems: 1 }),
+    resins: Type.Array(Resin),
+    colourants: Type.Array(Colourant),
+    pieces: Type.Array(Piece),
+    pours: Type.Array(Pour),
+  },
+  { $id: 'nerite-studio-1', title: 'Nerite studio document, version 1', additionalProperties: false },
+);
+export type Studio = Static<typeof Studio>;

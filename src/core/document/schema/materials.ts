@@ -1,0 +1,101 @@
+import Type, { type Static } from 'typebox';
+import { limits } from '../limits';
+import { object, range, positive, from0, id, name, hourOfDay, rgb } from './parts';
+
+/** Times are equivalent ages of the film at `refC`; `loadLimit` is colourant over A + B, by weight or by volume. */
+export const Resin = object({
+  id: id(),
+  name: name(),
+  ratio: object({ a: positive(100), b: positive(100), by: Type.Enum(['volume', 'weight']) }),
+  densityA: Type.Number({ minimum: 0.5, maximum: 3 }),
+  densityB: Type.Number({ minimum: 0.5, maximum: 3 }),
+  refC: range(limits.room),
+  lowestC: range(limits.room),
+  viscosity: positive(100),
+  stirMin: positive(30),
+  workingMin: positive(600),
+  gelMin: positive(6000),
+  recoatFromH: positive(240),
+  bondUntilH: positive(480),
+  handleH: positive(480),
+  fullCureH: positive(2000),
+  loadLimit: Type.Number({ exclusiveMinimum: 0, maximum: limits.load.max }),
+  loadLimitBy: Type.Enum(['weight', 'volume']),
+});
+export type Resin = Static<typeof Resin>;
+
+/**
+ * `absorb` and `scatter` are Kubelka–Munk k and s per mm at load 1, for linear red, green and blue. Without `dropMl` it
+ * is measured by weight. `solids` is the share of its volume that is solid, which thickens the mix.
+ */
+export const Colourant = object({
+  id: id(),
+  name: name(),
+  kind: Type.Enum(['liquid pigment', 'alcohol ink', 'water-based', 'paste']),
+  density: Type.Number({ minimum: 0.5, maximum: 5 }),
+  solids: from0(0.6),
+  dropMl: Type.Optional(positive(1)),
+  absorb: rgb(100000),
+  scatter: rgb(100000),
+});
+export type Colourant = Static<typeof Colourant>;
+
+export const Room = object({
+  id: id(),
+  name: name(),
+  dayC: range(limits.room),
+  nightC: range(limits.room),
+  /** Local hours at which the day's and the night's temperature are read; between them it runs straight. */
+  dayHour: hourOfDay(),
+  nightHour: hourOfDay(),
+});
+export type Room = Static<typeof Room>;
+
+const hours = () => from0(400);
+/** Hours each step of preparation takes, its wait included. */
+export const Drying = object({
+  sand: hours(),
+  scuff: hours(),
+  gesso: hours(),
+  paint: hours(),
+  sealer: hours(),
+  relief: hours(),
+  foil: hours(),
+  painted: hours(),
+  glue: hours(),
+  doubling: hours(),
+  mask: hours(),
+});
+export type Drying = Static<typeof Drying>;
+
+/** The studio's habits: what the amounts and the windows rest on. */
+export const Method = object({
+  spare: range(limits.spare),
+  sideFilm: from0(5),
+  dripPerM: range(limits.drip),
+  cupStays: from0(20),
+  cupShare: from0(0.5),
+  foamFilm: positive(5),
+  foamOpen: from0(0.95),
+  activationEa: positive(200),
+  activationEmu: positive(200),
+  thickening: Type.Number({ exclusiveMinimum: 1, maximum: 100 }),
+  whitePaste: Type.Number({ minimum: 1, maximum: 10 }),
+  whiteReady: positive(100),
+  whiteLimit: positive(1000),
+  colourMinPerCup: from0(30),
+  layMinPerCup: from0(60),
+  heatMinPerPass: from0(30),
+  drying: Type.Optional(Type.Partial(Drying)),
+});
+export type Method = Static<typeof Method>;
+
+export const Settings = object({
+  length: Type.Enum(['mm', 'cm', 'in']),
+  volume: Type.Enum(['ml', 'fl oz']),
+  temperature: Type.Enum(['°C', '°F']),
+  measure: Type.Enum(['scale', 'marked cups']),
+  scaleStep: range(limits.scaleStep),
+  roomId: id(),
+});
+export type Settings = Static<typeof Settings>;

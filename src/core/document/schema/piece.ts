@@ -1,0 +1,30 @@
+import Type, { type Static } from 'typebox';
+import { limits } from '../limits';
+import { Clock, Edge, Hole, Shape, Surface, Use } from './board';
+import { Coat } from './coats';
+import { Dressing, Sea } from './sea';
+import { object, range, positive, from0, id, name, moment } from './parts';
+
+export const Piece = object({
+  id: id(),
+  name: name(),
+  count: Type.Integer({ minimum: limits.count.min, maximum: limits.count.max }),
+  use: Use,
+  shape: Shape,
+  holes: Type.Array(Hole, { maxItems: 40 }),
+  thickness: range(limits.thickness),
+  surface: Surface,
+  edge: Edge,
+  wallHeight: Type.Optional(range(limits.wall)),
+  tapeOff: Type.Optional(Type.Enum(['while soft', 'after hardening'])),
+  clock: Type.Optional(Clock),
+  hangerKg: Type.Optional(positive(200)),
+  /** The piece at its left in a row that one shore runs across, and the space between, mm. */
+  beside: Type.Optional(object({ pieceId: id(), gap: from0(500) })),
+  sea: Sea,
+  dressings: Type.Optional(Type.Array(Dressing, { maxItems: 60 })),
+  coats: Type.Array(Coat, { maxItems: 12 }),
+  pourAt: Type.Optional(moment()),
+  dueOn: Type.Optional(Type.String({ format: 'date' })),
+});
+export type Piece = Static<typeof Piece>;

@@ -1,0 +1,116 @@
+import type { Coat, Laid, Piece, SandCoat, SeaCoat, WaveCoat } from './schema';
+
+/**
+ * Where good artists disagree. Every way is supported; the first is where a coat starts, with the reason shown to the
+ * artist. What a way changes is in the plan of its coat.
+ */
+export interface School<T extends string> {
+  question: string;
+  ways: readonly { value: T; label: string; does: string }[];
+  /** Why the first is the default. */
+  why: string;
+}
+
+export const under: School<NonNullable<WaveCoat['under']>> = {
+  question: 'under the white',
+  ways: [
+    { value: 'barrier', label: 'clear barrier', does: 'A clear line first, the white on it.' },
+    { value: 'gap', label: 'bare gap, filled by white', does: 'The tint stops short of the line, and white fills its film.' },
+    { value: 'none', label: 'white straight on tint', does: 'No clear is held back.' },
+    { value: 'white first', label: 'white first, clear over it', does: 'The clear is laid after the white.' },
+  ],
+  why: 'A barrier keeps white from going blue, and lets it float and thin out.',
+};
+
+export const lace: School<NonNullable<WaveCoat['lace']>> = {
+  question: 'lace wanted',
+  ways: [
+    { value: 'some', label: 'some', does: 'As much of the foam opens as in your settings.' },
+    { value: 'open', label: 'open', does: 'Half of the foam opens: less white in the cup, and a third pass.' },
+    { value: 'bright', label: 'bright line', does: 'A tenth of the foam opens: more white, one pass.' },
+  ],
+  why: 'Some lace shows the sea through and still reads as a wave.',
+};
+
+export const lines: School<'fine' | 'bold'> = {
+  question: 'white line',
+  ways: [
+    { value: 'fine', label: 'several fine, uneven', does: 'Three lines, 5 mm wide and 1.5 mm high.' },
+    { value: 'bold', label: 'one bold', does: 'One line, 10 mm wide and 2.5 mm high.' },
+  ],
+  why: 'Fine and uneven hides less sea and opens more.',
+};
+
+export const heat: School<NonNullable<WaveCoat['heat']>> = {
+  question: 'heat',
+  ways: [
+    { value: 'hot air', label: 'hot air', does: 'Low for bubbles, then higher for the wave.' },
+    { value: 'torch then air', label: 'torch, then air', does: 'A flick of flame opens more; its cautions come with it.' },
+    { value: 'air then torch', label: 'air, then torch', does: 'The flame comes last, over what the air has moved.' },
+    { value: 'hair dryer', label: 'hair dryer', does: 'Gentler and wider; it moves less.' },
+  ],
+  why: 'Hot air moves white without flame near wipes and wood.',
+};
+
+export const additive: School<NonNullable<WaveCoat['additive']>> = {
+  question: 'cell additive',
+  ways: [
+    { value: 'none', label: 'none', does: 'Cells come from thin white and heat.' },
+    { value: 'silicone', label: 'silicone', does: 'The next coat needs this one degreased and sealed.' },
+    { value: 'other', label: 'other', does: 'By its maker’s word.' },
+  ],
+  why: 'Nothing that creeps is left for the next coat to draw back from.',
+};
+
+export const beach: School<NonNullable<SandCoat['how']>> = {
+  question: 'beach',
+  ways: [
+    { value: 'in resin', label: 'sand stirred into resin', does: 'Sand takes room: the cup holds less resin than the beach.' },
+    { value: 'pressed in', label: 'dry sand pressed into wet clear', does: 'Clear for the pores, and the rest is dry sand by weight.' },
+  ],
+  why: 'Sand in resin lies where it is put, and none flies when it is heated.',
+};
+
+export const order: School<'deep to shore' | NonNullable<SeaCoat['order']>> = {
+  question: 'order of tints',
+  ways: [
+    { value: 'deep to shore', label: 'deep to shore', does: 'From the far side toward the beach.' },
+    { value: 'deep first', label: 'deep first, before the beach', does: 'The sea before the sand of the same pour.' },
+    { value: 'shore first', label: 'shore first', does: 'From the beach outward.' },
+  ],
+  why: 'Pale over the edge of dark blends; dark over pale muddies it.',
+};
+
+/** How each kind of film is laid when nothing is said: a glaze, a seal and sand by hand, the others poured. */
+export const laidOf = (coat: Coat): Laid =>
+  coat.kind === 'top'
+    ? 'poured'
+    : coat.kind === 'wave'
+      ? 'spread'
+      : (coat.laid ?? (['sea', 'clear', 'base'].includes(coat.kind) ? 'poured' : 'spread'));
+
+export const laying: School<Laid> = {
+  question: 'how it is laid',
+  ways: [
+    { value: 'poured', label: 'poured, levels itself', does: 'Low places fill first; near 2 mm at one go.' },
+    { value: 'spread', label: 'spread by hand', does: 'Follows what is below; near 1 mm.' },
+  ],
+  why: 'A sea, a base and a clear are poured; a glaze, a seal and sand are spread.',
+};
+
+/** The foam's open share by the lace wanted; "some" is the studio's own. */
+export const openOf = (wave: WaveCoat, own: number): number => (wave.lace === 'open' ? 0.5 : wave.lace === 'bright' ? 0.1 : own);
+
+/** A wave of one bold line, or of several fine ones. */
+export const withLines = (wave: WaveCoat, how: 'fine' | 'bold'): WaveCoat =>
+  how === 'fine' ? { ...wave, lines: 3, lineWidth: 5, lineHeight: 1.5 } : { ...wave, lines: 1, lineWidth: 10, lineHeight: 2.5 };
+
+/** A wave of the lace wanted, with the passes it takes. */
+export const withLace = (wave: WaveCoat, wanted: NonNullable<WaveCoat['lace']>): WaveCoat => ({
+  ...wave,
+  lace: wanted,
+  passes: { some: 2, open: 3, bright: 1 }[wanted],
+});
+
+/** The edge of a coat: its own, else the board's. */
+export const edgeOf = (piece: Pick<Piece, 'edge'>, coat: Coat) => coat.edge ?? piece.edge;

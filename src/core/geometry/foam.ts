@@ -1,0 +1,98 @@
+import type { Point, Sea } from '#core/document';
+import { common, joinedPaths, linesInside, toPaths, toRings } from './clip';
+import { lineLength, shifted } from './curve';
+import { lineOf, type Cut, type Region } from './regions';
+import { landOnRight } from './sides';
+import { seeded } from './seeded';
+import type { Ring } from './shapes/ring';
+
+export interface FoamParts {
+  beach: Ring[];
+  sea: Ring[][];
+}
+
+interface Line {
+  line: Point[];
+  closed: boolean;
+  /** 1 where the sea is on the left of its run, −1 where it is on the right. */
+  out: 1 | -1;
+}
+
+/** The lines a wave breaks along: one breaker, or every shore. A breaker that is gone breaks nowhere. */
+export function waveLines(sea: Sea, along?: string): Line[] {
+  const out = landOnRight(sea.side) ? 1 : -1;
+  if (along !== undefined)
+    return (sea.breakers ?? []).filter((b) => b.id === along).map((b) => ({ line: lineOf(b.points), closed: false, out }));
+  return [
+    { line: lineOf(sea.shoreline), closed: false, out },
+    ...(sea.coasts ?? []).map((c): Line => {
+      const line = lineOf(c.points, c.closed);
+      return { line: c.closed ? [...line, line[0]!] : line, closed: c.closed, out: c.closed && clockwise(line) ? 1 : c.closed ? -1 : 1 };
+    }),
+  ];
+}
+
+const clockwise = (ring: Point[]): boolean =>
+  ring.reduce((sum, p, i) => sum + p.x * ring[(i + 1) % ring.length]!.y - ring[(i + 1) % ring.length]!.x * p.y, 0) > 0;
+
+/** What of a wave's line lies on the board, mm. */
+export const waveOnBoard = (cut: Cut, sea: Sea, along?: string): Point[][] =>
+  linesInside(
+    waveLines(sea, along).map((l) => l.line),
+    toPaths(cut.cover.rings),
+  );
+export const waveLength = (cut: Cut, sea: Sea, along?: string): number =>
+  along === undefined ? cut.shoreLength : waveOnBoard(cut, sea, along).reduce((sum, line) => sum + lineLength(line), 0);
+
+/** A line shifted by a reach that strays from its mean along the way, and comes out at the mean over its length. */
+function strayed(line: Point[], by: number, stray: number, seed: number): Point[] {
+  if (stray === 0) return shifted(line, by);
+  const next = seeded(seed);
+  const waves = [7, 13, 23, 41].map((every) => ({ every, phase: 2 * Math.PI * next(), share: 0.25 + next() }));
+  const all = waves.reduce((sum, w) => sum + w.share, 0);
+  const step = 3;
+  const fine: Point[] = [];
+  line.forEach((p, i) => {
+    const q = line[i + 1];
+    if (!q) return void fine.push(p);
+    const n = Math.max(1, Math.ceil(Math.hypot(q.x - p.x, q.y - p.y) / step));
+    for (let k = 0; k < n; k++) fine.push({ x: p.x + ((q.x - p.x) * k) / n, y: p.y + ((q.y - p.y) * k) / n });
+  });
+  const [near, out] = [fine, shifted(fine, by)];
+  const scale = 6 + Math.abs(by) / 4;
+  let run = 0;
+  return near.map((p, i) => {
+    if (i > 0) run += Math.hypot(p.x - near[i - 1]!.x, p.y - near[i - 1]!.y);
+    const w =
+      1 +
+      stray *
+        waves.reduce(
+          (sum, { every, phase, share }) => sum + (share / all) * Math.sin((2 * Math.PI * run) / (every * scale * 0.3) + phase),
+          0,
+        );
+    return { x: p.x + (out[i]!.x - p.x) * w, y: p.y + (out[i]!.y - p.y) * w };
+  });
+}
+
+/** How far foam goes to either side of its line, and how its edges stray; `stray` 0 gives straight-sided strips. */
+export interface Reach {
+  reachSea: number;
+  reachUp: number;
+  stray?: number;
+  seed?: number;
+}
+
+/** Strips along lines as polygons, mm. */
+function stripsAlong(lines: Line[], { reachSea, reachUp, stray = 0, seed = 0 }: Reach): Ring[] {
+  return lines.map(({ line, out }) => [
+    ...strayed(line, out * reachSea, stray, seed + 1),
+    ...strayed(line, -out * reachUp, stray, seed + 2).reverse(),
+  ]);
+}
+
+/** The strip of foam along a wave's lines, in the parts that lie on the beach and on each part of the sea. */
+export function foamParts(cut: Cut, sea: Sea, along: string | undefined, reach: Reach): FoamParts {
+  const strip = joinedPaths(toPaths(stripsAlong(waveLines(sea, along), reach)).map((p) => p));
+  const on = (part: Region): Ring[] => (part.area > 0 ? toRings(common(toPaths(part.rings), strip)) : []);
+  return { beach: on(cut.beach), sea: cut.sea.map(on) };
+}

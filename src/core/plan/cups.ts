@@ -1,0 +1,117 @@
+import type { Coat, Colourant, Method, Piece, Resin, Tint } from '#core/document';
+import { edgeOf } from '#core/document';
+import type { Cut, Region } from '#core/geometry';
+import { cupContent, dose, filmVolume, runOver, split, totalLoad, withSpare, type Dose, type Split } from '#core/mix';
+import { hexOf, recipeLayer, seenColour, stackOver, groundOf, groundKnown, type Rgb } from '#core/tint';
+import type { Site } from './heights';
+
+/** One cup of a batch. Volumes in ml, weights in g. */
+export interface Cup {
+  /** "coat/part": stays the same while the piece is edited. */
+  key: string;
+  coatId: string;
+  name: string;
+  /** mm² it covers, all like pieces together; zero for a line. */
+  area: number;
+  /** What must leave the cup onto the board. */
+  needed: number;
+  /** What that is made of, and what the cup keeps, ml. */
+  makeup: { laid: number; runsOver: number; spare: number; stays: number };
+  /** Mixed resin in the cup, with what stays behind. */
+  ml: number;
+  parts: Split;
+  /** Sand stirred into the resin or pressed into it, g. */
+  sandG: number;
+  doses: Dose[];
+  /** Colourant over A + B in the measure of the maker's limit, after rounding to whole drops. */
+  load: number;
+  limit: number;
+  /** Its film on the ground of the piece as it will be seen, "#rrggbb"; undefined for clear. */
+  colour?: string;
+}
+
+/** What a coat is planned from beside itself. */
+export interface Setting extends Site {
+  resin: Resin;
+  colourants: Colourant[];
+  /** Mean film of a levelling coat, mm, where the build-up below it is known. */
+  meanFilm: (coat: Coat) => number;
+}
+
+/** What a cup is wanted for, ml, all like pieces together. */
+export interface Need {
+  /** mm² */
+  area: number;
+  laid: number;
+  runsOver: number;
+}
+
+/** A film over a region with what it loses at the rim. */
+export function filmNeed({ piece, method }: Setting, coat: Coat, region: Region, film: number): Need {
+  const over = edgeOf(piece, coat) === 'run over' ? runOver(region.rim, piece.thickness, method) : 0;
+  return { area: piece.count * region.area, laid: piece.count * filmVolume(region.area, film), runsOver: piece.count * over };
+}
+
+/** What a line or a filling takes, without area or rim. */
+export const lineNeed = (laid: number): Need => ({ area: 0, laid, runsOver: 0 });
+
+/** What makes one cup: whose it is, what it is called, and what goes into it. */
+export interface Filling {
+  coat: Coat;
+  part: string | number;
+  name: string;
+  need: Need;
+  tint?: Tint;
+  colour?: string | undefined;
+  /** Share of the mix that is resin, and sand by weight for each of resin. */
+  sand?: { resinShare: number; perResin: number };
+}
+
+export function cup({ resin, colourants, method }: Setting, { coat, part, name, need, tint, colour, sand }: Filling): Cup {
+  const dry = need.laid + need.runsOver;
+  const needed = withSpare(dry, method);
+  const content = cupContent(needed, method);
+  const ml = content * (sand?.resinShare ?? 1);
+  const parts = split(ml, resin);
+  const grams = parts.aG + parts.bG;
+  const known = (tint?.recipe ?? []).flatMap((p) => {
+    const colourant = colourants.find((c) => c.id === p.colourantId);
+    return colourant ? [{ colourant, dose: dose(p, colourant, grams) }] : [];
+  });
+  return {
+    key: `${coat.id}/${part}`,
+    coatId: coat.id,
+    name,
+    area: need.area,
+    needed,
+    makeup: { laid: need.laid, runsOver: need.runsOver, spare: needed - dry, stays: content - needed },
+    ml,
+    parts,
+    sandG: grams * (sand?.perResin ?? 0),
+    doses: known.map((k) => k.dose),
+    load: totalLoad(
+      known.map((k) => ({ load: k.dose.load, density: k.colourant.density })),
+      resin,
+    ),
+    limit: resin.loadLimit,
+    ...(colour && { colour }),
+  };
+}
+
+export const hex = (internal: Rgb): string => hexOf(seenColour(internal));
+
+/** A tinted film over the ground of the piece; undefined where that ground has no known colour. */
+export const tintHex = ({ piece, colourants }: Setting, tint: Tint, film: number): string | undefined =>
+  groundKnown(piece.surface) ? hex(stackOver([recipeLayer(tint.recipe, colourants, film)], groundOf(piece.surface).internal)) : undefined;
+
+export const joined = (regions: Region[]): Region => ({
+  rings: regions.flatMap((r) => r.rings),
+  area: regions.reduce((sum, r) => sum + r.area, 0),
+  rim: regions.reduce((sum, r) => sum + r.rim, 0),
+});
+
+/** Parts of the sea run from the shore seaward, tints from deep to shore. */
+export const regionOfTint = (cut: Pick<Cut, 'sea'>, tintIndex: number): Region | undefined => cut.sea[cut.sea.length - 1 - tintIndex];
+
+/** Pieces of a kind poured together share every cup. */
+export const allPieces = ({ piece }: { piece: Piece; method: Method }, ml: number): number => piece.count * ml;

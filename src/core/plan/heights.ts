@@ -1,0 +1,224 @@
+import { laidOf, openOf, overOf, type Coat, type Dressing, type Method, type Piece, type WaveCoat } from '#core/document';
+import { alongLine, coatRegions, distancesTo, fieldOf, partsAt, waveOnBoard, type CoatRegions, type Cut, type Field } from '#core/geometry';
+import type { Point, Shape } from '#core/document';
+
+/** What is built up on a board, place by place: relief, coats and dressings, bottom first; all heights in mm above the board. */
+export interface Site {
+  piece: Piece;
+  cut: Cut;
+  method: Method;
+  /** The part of the board each coat goes over, by its id. */
+  regions: Map<string, CoatRegions>;
+}
+
+export interface Laying {
+  /** The coat or dressing laid, or the relief under both. */
+  of: Coat | Dressing | 'relief';
+  /** mm at each place */
+  thickness: Float64Array;
+  /** Where its surface lies, if it levels itself, mm. */
+  level?: number;
+}
+
+export interface BuildUp {
+  field: Field;
+  layings: Laying[];
+  /** Heights of all together, mm. */
+  surface: Float64Array;
+  /** Which part each place lies in: 0 the beach, then the sea from the shore seaward; −1 off the resin. */
+  parts: Int8Array;
+}
+
+/** A wave's width of bare gap that white fills, where it is laid so. */
+export const gapWidth = (wave: WaveCoat): number => (wave.under === 'gap' ? wave.lineWidth * (wave.lines ?? 1) : 0);
+
+/** The wave that fills a gap left in a sea: the first one after it in the same pour. */
+function gapOf(piece: Piece, coat: Coat): { along: string | undefined; width: number } | undefined {
+  if (coat.kind !== 'sea') return undefined;
+  for (const above of piece.coats.slice(piece.coats.indexOf(coat) + 1)) {
+    if (!above.samePour) return undefined;
+    if (above.kind === 'wave' && above.under === 'gap') return { along: above.along, width: gapWidth(above) };
+  }
+  return undefined;
+}
+
+/** The part of the board each coat goes over. */
+export const regionsOfCoats = (piece: Piece, cut: Cut): Map<string, CoatRegions> =>
+  new Map(
+    piece.coats.map((coat) => [
+      coat.id,
+      coatRegions(piece.shape, piece.holes, piece.sea, cut, overOf(coat), { inset: coat.inset, gap: gapOf(piece, coat) }),
+    ]),
+  );
+
+/** Cross-section of what a wave adds above the film, mm²: its clear lines as caps, and the foam that stays closed. */
+export function waveSection(wave: WaveCoat, method: Method): { clear: number; foam: number } {
+  const held = wave.under === undefined || wave.under === 'barrier' || wave.under === 'white first';
+  return {
+    clear: held ? (2 / 3) * wave.lineWidth * wave.lineHeight * (wave.lines ?? 1) : 0,
+    foam: (wave.reachSea + wave.reachUp) * method.foamFilm * (1 - openOf(wave, method.foamOpen)),
+  };
+}
+
+/** Index of the coat a dressing goes on after; −1 before any. */
+export function dressedAfter(piece: Piece, { when }: Dressing): number {
+  const last = piece.coats.length - 1;
+  switch (when) {
+    case 'before resin':
+      return -1;
+    case 'on the wet base': {
+      const sea = piece.coats.findIndex((c) => c.kind === 'sea');
+      return sea >= 0 ? sea : Math.min(0, last);
+    }
+    case 'after the wave': {
+      const wave = piece.coats.findLastIndex((c) => c.kind === 'wave');
+      return wave >= 0 ? wave : last;
+    }
+    case 'between coats':
+      return last - 1;
+  }
+}
+
+/** A texture that stands for relief of a height over a share of the face: ridges some 20 mm apart. */
+function reliefAt(x: number, y: number, height: number, share: number): number {
+  const wave = (Math.sin(x / 3.1 + Math.sin(y / 9)) + Math.sin(y / 4.3 + Math.sin(x / 7))) / 4 + 0.5;
+  return wave > 1 - share ? height * Math.min(1, (wave - (1 - share)) / 0.1) : 0;
+}
+
+/** Whether a coat lies at each place. */
+function lies(site: Site, coat: Coat, field: Field, parts: Int8Array): (i: number) => boolean {
+  const { beach, sea } = site.regions.get(coat.id)!;
+  const { cut } = site;
+  const asDrawn = (sea === cut.sea || sea.every((r) => r.area === 0)) && (beach === cut.beach || beach.area === 0);
+  if (asDrawn) return (i) => (parts[i] === 0 ? beach.area > 0 : parts[i]! > 0 && sea === cut.sea);
+  const own = partsAt(field, [beach, ...sea]);
+  return (i) => own[i]! >= 0;
+}
+
+/** Level at which a poured film of so many mm on the mean comes to rest over a ground, by halving. */
+function levelOf(ground: Float64Array, places: number[], film: number): number {
+  let low = Infinity;
+  let high = -Infinity;
+  for (const i of places) {
+    low = Math.min(low, ground[i]!);
+    high = Math.max(high, ground[i]!);
+  }
+  high += film;
+  const wanted = film * places.length;
+  for (let k = 0; k < 40 && high - low > 1e-6; k++) {
+    const level = (low + high) / 2;
+    let held = 0;
+    for (const i of places) held += Math.max(0, level - ground[i]!);
+    if (held < wanted) low = level;
+    else high = level;
+  }
+  return (low + high) / 2;
+}
+
+/**
+ * Builds a board up coat by coat. A spread film follows the ground, sand thins out across the shore, a wave stands as a
+ * low cap over its reach, and what is poured fills low places first.
+ * @param levels where poured coats come to rest, by coat; left out, they are found over this field, which must then be
+ *               a grid over the whole board
+ */
+export function buildUp(site: Site, field: Field, levels?: Map<string, number>): BuildUp {
+  const { piece, cut, method } = site;
+  const n = field.x.length;
+  const parts = partsAt(field, [cut.beach, ...cut.sea]);
+  const surface = new Float64Array(n);
+  /** Places under relief or a dressing do not count as the highest point: they may stand proud. */
+  const proud = new Uint8Array(n);
+  const layings: Laying[] = [];
+  const lay = (of: Laying['of'], thicknessAt: (i: number) => number, level?: number): void => {
+    const thickness = new Float64Array(n);
+    for (let i = 0; i < n; i++) {
+      thickness[i] = thicknessAt(i);
+      surface[i]! += thickness[i]!;
+    }
+    layings.push({ of, thickness, ...(level !== undefined && { level }) });
+  };
+  const dress = (after: number): void => {
+    for (const d of piece.dressings ?? [])
+      if (dressedAfter(piece, d) === after)
+        lay(d, (i) => {
+          const r = Math.hypot(field.x[i]! - d.x, field.y[i]! - d.y) / (d.size / 2);
+          if (r > 1) return 0;
+          proud[i] = 1;
+          return d.height * Math.sqrt(1 - r * r);
+        });
+  };
+
+  const { relief } = piece.surface;
+  if (relief)
+    lay('relief', (i) => {
+      const height = parts[i]! < 0 ? 0 : reliefAt(field.x[i]!, field.y[i]!, relief.height, relief.share);
+      if (height > 0) proud[i] = 1;
+      return height;
+    });
+  dress(-1);
+  piece.coats.forEach((coat, index) => {
+    const here = lies(site, coat, field, parts);
+    if (coat.kind === 'wave') {
+      const { clear, foam } = waveSection(coat, method);
+      const width = coat.reachSea + coat.reachUp;
+      const middle = coat.along === undefined ? (coat.reachSea - coat.reachUp) / 2 : 0;
+      const away = distancesTo(field, waveOnBoard(cut, piece.sea, coat.along), width);
+      const crown = width > 0 ? (1.5 * (clear + foam)) / width : 0;
+      lay(coat, (i) => {
+        if (parts[i]! < 0 || away[i] === Infinity || width === 0) return 0;
+        const seaward = coat.along === undefined && parts[i] === 0 ? -away[i]! : away[i]!;
+        const u = (2 * (seaward - middle)) / width;
+        return Math.abs(u) < 1 ? crown * (1 - u * u) : 0;
+      });
+    } else if (coat.kind === 'sand' && coat.taper && !coat.over) {
+      const away = distancesTo(field, cut.shore, coat.taper / 2);
+      lay(coat, (i) => {
+        if (parts[i]! < 0) return 0;
+        const inland = parts[i] === 0 ? away[i]! : -away[i]!;
+        if (inland === -Infinity) return 0;
+        return coat.film * Math.min(1, Math.max(0, inland / coat.taper! + 0.5));
+      });
+    } else if (laidOf(coat) === 'spread' && coat.kind !== 'top') lay(coat, (i) => (here(i) ? coat.film : 0));
+    else {
+      const places: number[] = [];
+      for (let i = 0; i < n; i++) if (here(i)) places.push(i);
+      const known = levels?.get(coat.id);
+      const rest = (): number => {
+        if (coat.kind !== 'top') return levelOf(surface, places, coat.film);
+        const flat = places.filter((i) => !proud[i]);
+        return (flat.length ? flat : places).reduce((most, i) => Math.max(most, surface[i]!), 0) + coat.cover;
+      };
+      const level = known ?? (places.length ? rest() : 0);
+      lay(coat, (i) => (here(i) ? Math.max(0, level - surface[i]!) : 0), level);
+    }
+    dress(index);
+  });
+  return { field, layings, surface, parts };
+}
+
+const grids = new WeakMap<Shape, Field>();
+export function gridOf(shape: Shape): Field {
+  let grid = grids.get(shape);
+  if (!grid) grids.set(shape, (grid = fieldOf(shape)));
+  return grid;
+}
+
+/** Mean film of a coat over the places where it lies, mm; 0 where it lies nowhere. */
+export function meanFilm(site: Site, { field, layings, parts }: BuildUp, coat: Coat): number {
+  const laying = layings.find((l) => l.of === coat);
+  if (!laying) return 0;
+  const here = lies(site, coat, field, parts);
+  let [sum, count] = [0, 0];
+  for (let i = 0; i < laying.thickness.length; i++)
+    if (here(i)) {
+      sum += laying.thickness[i]!;
+      count++;
+    }
+  return count ? sum / count : 0;
+}
+
+/** Levels of all that was poured, for reading the same build-up along a line. */
+export const levelsOf = ({ layings }: BuildUp): Map<string, number> =>
+  new Map(layings.flatMap(({ of, level }) => (of === 'relief' || level === undefined ? [] : [[of.id, level] as const])));
+
+export const lineField = (a: Point, b: Point, n: number): Field => alongLine(a, b, n);

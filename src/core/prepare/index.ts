@@ -1,0 +1,4 @@
+/** What is done to a board before its resin and after it, with the time that takes, and how a clock face is set out. */
+export * from './before';
+export * from './after';
+export * from './dial';
