@@ -1,6 +1,5 @@
-import type { Point } from '#core/document';
+import type { Point, Shape } from '#core/document';
 import { bounds } from './outline';
-import type { Shape } from '#core/document';
 import type { Region } from './regions';
 import type { Ring } from './shapes/ring';
 
@@ -87,27 +86,31 @@ export function partsAt(field: Field, parts: Region[]): Int8Array {
 }
 
 /** Distance of each place from the nearest of some lines, mm; Infinity beyond `reach`. */
-export function distancesTo(field: Field, lines: Point[][], reach: number): Float64Array {
-  const into = new Float64Array(field.x.length).fill(Infinity);
-  const { columns, rows, cell } = field;
+export function distancesTo({ x, y, columns, rows, cell }: Field, lines: Point[][], reach: number): Float64Array {
+  // squares are kept until the end: a root for every place and chord would cost more than all else
+  const into = new Float64Array(x.length).fill(Infinity);
+  const most = reach * reach;
   for (const line of lines)
     for (let i = 0; i + 1 < line.length; i++) {
       const [a, b] = [line[i]!, line[i + 1]!];
       const [dx, dy] = [b.x - a.x, b.y - a.y];
       const long = dx * dx + dy * dy || 1;
-      const near = (k: number): void => {
-        const t = Math.min(1, Math.max(0, ((field.x[k]! - a.x) * dx + (field.y[k]! - a.y) * dy) / long));
-        const d = Math.hypot(a.x + t * dx - field.x[k]!, a.y + t * dy - field.y[k]!);
-        if (d <= reach && d < into[k]!) into[k] = d;
-      };
-      if (rows === 1) {
-        for (let k = 0; k < columns; k++) near(k);
-        continue;
-      }
-      const [c0, c1] = [Math.floor((Math.min(a.x, b.x) - reach) / cell), Math.ceil((Math.max(a.x, b.x) + reach) / cell)];
-      const [r0, r1] = [Math.floor((Math.min(a.y, b.y) - reach) / cell), Math.ceil((Math.max(a.y, b.y) + reach) / cell)];
-      for (let r = Math.max(0, r0); r <= Math.min(rows - 1, r1); r++)
-        for (let c = Math.max(0, c0); c <= Math.min(columns - 1, c1); c++) near(r * columns + c);
+      const onGrid = rows > 1;
+      const within = (low: number, high: number, last: number): [number, number] => [
+        Math.max(0, Math.floor((low - reach) / cell)),
+        Math.min(last, Math.ceil((high + reach) / cell)),
+      ];
+      const [c0, c1] = onGrid ? within(Math.min(a.x, b.x), Math.max(a.x, b.x), columns - 1) : [0, columns - 1];
+      const [r0, r1] = onGrid ? within(Math.min(a.y, b.y), Math.max(a.y, b.y), rows - 1) : [0, 0];
+      for (let r = r0; r <= r1; r++)
+        for (let c = c0; c <= c1; c++) {
+          const k = r * columns + c;
+          const [px, py] = [x[k]! - a.x, y[k]! - a.y];
+          const t = Math.min(1, Math.max(0, (px * dx + py * dy) / long));
+          const [ex, ey] = [px - t * dx, py - t * dy];
+          const d = ex * ex + ey * ey;
+          if (d <= most && d < into[k]!) into[k] = d;
+        }
     }
-  return into;
+  return into.map(Math.sqrt);
 }

@@ -37,10 +37,12 @@ const clockwise = (ring: Point[]): boolean =>
 
 /** What of a wave's line lies on the board, mm. */
 export const waveOnBoard = (cut: Cut, sea: Sea, along?: string): Point[][] =>
-  linesInside(
-    waveLines(sea, along).map((l) => l.line),
-    toPaths(cut.cover.rings),
-  );
+  along === undefined
+    ? cut.shore
+    : linesInside(
+        waveLines(sea, along).map((l) => l.line),
+        toPaths(cut.cover.rings),
+      );
 export const waveLength = (cut: Cut, sea: Sea, along?: string): number =>
   along === undefined ? cut.shoreLength : waveOnBoard(cut, sea, along).reduce((sum, line) => sum + lineLength(line), 0);
 

@@ -1,4 +1,15 @@
-import { laidOf, openOf, overOf, type Coat, type Dressing, type Method, type Piece, type WaveCoat } from '#core/document';
+import {
+  laidOf,
+  openOf,
+  overOf,
+  type Coat,
+  type Dressing,
+  type FilmedCoat,
+  type Method,
+  type Piece,
+  type TopCoat,
+  type WaveCoat,
+} from '#core/document';
 import { alongLine, coatRegions, distancesTo, fieldOf, partsAt, waveOnBoard, type CoatRegions, type Cut, type Field } from '#core/geometry';
 import type { Point, Shape } from '#core/document';
 
@@ -16,6 +27,8 @@ export interface Laying {
   of: Coat | Dressing | 'relief';
   /** mm at each place */
   thickness: Float64Array;
+  /** The places it may lie at, by their index. */
+  places: Int32Array;
   /** Where its surface lies, if it levels itself, mm. */
   level?: number;
 }
@@ -85,34 +98,65 @@ function reliefAt(x: number, y: number, height: number, share: number): number {
   return wave > 1 - share ? height * Math.min(1, (wave - (1 - share)) / 0.1) : 0;
 }
 
-/** Whether a coat lies at each place. */
-function lies(site: Site, coat: Coat, field: Field, parts: Int8Array): (i: number) => boolean {
-  const { beach, sea } = site.regions.get(coat.id)!;
-  const { cut } = site;
-  const asDrawn = (sea === cut.sea || sea.every((r) => r.area === 0)) && (beach === cut.beach || beach.area === 0);
-  if (asDrawn) return (i) => (parts[i] === 0 ? beach.area > 0 : parts[i]! > 0 && sea === cut.sea);
-  const own = partsAt(field, [beach, ...sea]);
-  return (i) => own[i]! >= 0;
+/** The places where a coat lies, by their index. */
+type Places = Int32Array;
+
+/** Finds where coats lie; coats over all the sea, the beach or the whole share one list. */
+function placesFinder({ regions, cut }: Site, field: Field, parts: Int8Array): (coat: Coat) => Places {
+  const chosen = (test: (part: number) => boolean, of = parts): Places => {
+    const found = new Int32Array(of.length);
+    let n = 0;
+    for (let i = 0; i < of.length; i++) if (test(of[i]!)) found[n++] = i;
+    return found.subarray(0, n);
+  };
+  const shared = new Map<string, Places>();
+  return (coat) => {
+    const { beach, sea } = regions.get(coat.id)!;
+    const onBeach = beach === cut.beach ? 'all' : beach.area === 0 ? 'none' : 'some';
+    const onSea = sea === cut.sea ? 'all' : sea.every((r) => r.area === 0) ? 'none' : 'some';
+    const key = onBeach === 'some' || onSea === 'some' ? coat.id : `${onBeach} ${onSea}`;
+    let found = shared.get(key);
+    if (!found) {
+      found =
+        key === coat.id
+          ? chosen((part) => part >= 0, partsAt(field, [beach, ...sea]))
+          : chosen((part) => (part === 0 ? onBeach === 'all' : part > 0 && onSea === 'all'));
+      shared.set(key, found);
+    }
+    return found;
+  };
 }
 
-/** Level at which a poured film of so many mm on the mean comes to rest over a ground, by halving. */
-function levelOf(ground: Float64Array, places: number[], film: number): number {
-  let low = Infinity;
-  let high = -Infinity;
-  for (const i of places) {
-    low = Math.min(low, ground[i]!);
-    high = Math.max(high, ground[i]!);
-  }
-  high += film;
+/**
+ * Level at which a poured film of so many mm on the mean comes to rest over a ground. What a level holds is convex in
+ * the level, so Newton's steps from above close in on it without passing it.
+ */
+function levelOf(ground: Float64Array, places: Places, film: number): number {
+  let level = 0;
+  for (const i of places) level = Math.max(level, ground[i]!);
+  level += film;
   const wanted = film * places.length;
-  for (let k = 0; k < 40 && high - low > 1e-6; k++) {
-    const level = (low + high) / 2;
-    let held = 0;
-    for (const i of places) held += Math.max(0, level - ground[i]!);
-    if (held < wanted) low = level;
-    else high = level;
+  for (let k = 0; k < 60; k++) {
+    let [held, wet] = [0, 0];
+    for (let j = 0; j < places.length; j++) {
+      const depth = level - ground[places[j]!]!;
+      if (depth > 0) {
+        held += depth;
+        wet++;
+      }
+    }
+    const step = wet ? (held - wanted) / wet : 0;
+    level -= step;
+    if (step < 1e-7) break;
   }
-  return (low + high) / 2;
+  return level;
+}
+
+/** Distances from the shore as far as any coat asks for them, reckoned once and only when asked. */
+function distancesFromShore({ piece, cut }: Site, field: Field): () => Float64Array {
+  const reach = piece.coats.map((c) => (c.kind === 'wave' ? Math.max(c.reachSea, c.reachUp) : c.kind === 'sand' ? (c.taper ?? 0) / 2 : 0));
+  let found: Float64Array | undefined;
+  return () => (found ??= distancesTo(field, cut.shore, Math.max(0, ...reach)));
 }
 
 /**
@@ -125,22 +169,26 @@ export function buildUp(site: Site, field: Field, levels?: Map<string, number>):
   const { piece, cut, method } = site;
   const n = field.x.length;
   const parts = partsAt(field, [cut.beach, ...cut.sea]);
+  const placesOf = placesFinder(site, field, parts);
+  const everywhere = Int32Array.from({ length: n }, (_, i) => i);
   const surface = new Float64Array(n);
   /** Places under relief or a dressing do not count as the highest point: they may stand proud. */
   const proud = new Uint8Array(n);
   const layings: Laying[] = [];
-  const lay = (of: Laying['of'], thicknessAt: (i: number) => number, level?: number): void => {
+  const lay = (of: Laying['of'], places: Places, thicknessAt: (i: number) => number, level?: number): void => {
     const thickness = new Float64Array(n);
-    for (let i = 0; i < n; i++) {
-      thickness[i] = thicknessAt(i);
-      surface[i]! += thickness[i]!;
+    for (let j = 0; j < places.length; j++) {
+      const i = places[j]!;
+      const t = thicknessAt(i);
+      thickness[i] = t;
+      surface[i]! += t;
     }
-    layings.push({ of, thickness, ...(level !== undefined && { level }) });
+    layings.push({ of, thickness, places, ...(level !== undefined && { level }) });
   };
   const dress = (after: number): void => {
     for (const d of piece.dressings ?? [])
       if (dressedAfter(piece, d) === after)
-        lay(d, (i) => {
+        lay(d, everywhere, (i) => {
           const r = Math.hypot(field.x[i]! - d.x, field.y[i]! - d.y) / (d.size / 2);
           if (r > 1) return 0;
           proud[i] = 1;
@@ -150,50 +198,55 @@ export function buildUp(site: Site, field: Field, levels?: Map<string, number>):
 
   const { relief } = piece.surface;
   if (relief)
-    lay('relief', (i) => {
+    lay('relief', everywhere, (i) => {
       const height = parts[i]! < 0 ? 0 : reliefAt(field.x[i]!, field.y[i]!, relief.height, relief.share);
       if (height > 0) proud[i] = 1;
       return height;
     });
   dress(-1);
+  const fromShore = distancesFromShore(site, field);
   piece.coats.forEach((coat, index) => {
-    const here = lies(site, coat, field, parts);
+    const places = placesOf(coat);
     if (coat.kind === 'wave') {
       const { clear, foam } = waveSection(coat, method);
       const width = coat.reachSea + coat.reachUp;
       const middle = coat.along === undefined ? (coat.reachSea - coat.reachUp) / 2 : 0;
-      const away = distancesTo(field, waveOnBoard(cut, piece.sea, coat.along), width);
+      const away = coat.along === undefined ? fromShore() : distancesTo(field, waveOnBoard(cut, piece.sea, coat.along), width / 2);
       const crown = width > 0 ? (1.5 * (clear + foam)) / width : 0;
-      lay(coat, (i) => {
-        if (parts[i]! < 0 || away[i] === Infinity || width === 0) return 0;
+      lay(coat, places, (i) => {
+        if (away[i] === Infinity || width === 0) return 0;
         const seaward = coat.along === undefined && parts[i] === 0 ? -away[i]! : away[i]!;
         const u = (2 * (seaward - middle)) / width;
         return Math.abs(u) < 1 ? crown * (1 - u * u) : 0;
       });
     } else if (coat.kind === 'sand' && coat.taper && !coat.over) {
-      const away = distancesTo(field, cut.shore, coat.taper / 2);
-      lay(coat, (i) => {
+      const { film, taper } = coat;
+      const away = fromShore();
+      lay(coat, everywhere, (i) => {
         if (parts[i]! < 0) return 0;
         const inland = parts[i] === 0 ? away[i]! : -away[i]!;
-        if (inland === -Infinity) return 0;
-        return coat.film * Math.min(1, Math.max(0, inland / coat.taper! + 0.5));
+        return film * Math.min(1, Math.max(0, inland / taper + 0.5));
       });
-    } else if (laidOf(coat) === 'spread' && coat.kind !== 'top') lay(coat, (i) => (here(i) ? coat.film : 0));
+    } else if (laidOf(coat) === 'spread' && coat.kind !== 'top') lay(coat, places, () => coat.film);
     else {
-      const places: number[] = [];
-      for (let i = 0; i < n; i++) if (here(i)) places.push(i);
-      const known = levels?.get(coat.id);
-      const rest = (): number => {
-        if (coat.kind !== 'top') return levelOf(surface, places, coat.film);
-        const flat = places.filter((i) => !proud[i]);
-        return (flat.length ? flat : places).reduce((most, i) => Math.max(most, surface[i]!), 0) + coat.cover;
-      };
-      const level = known ?? (places.length ? rest() : 0);
-      lay(coat, (i) => (here(i) ? Math.max(0, level - surface[i]!) : 0), level);
+      const level = levels?.get(coat.id) ?? restOf(coat as FilmedCoat | TopCoat, surface, places, proud);
+      lay(coat, places, (i) => Math.max(0, level - surface[i]!), level);
     }
     dress(index);
   });
   return { field, layings, surface, parts };
+}
+
+/** Where a poured coat comes to rest: by its volume, or a top by its cover over the highest place that is not proud. */
+function restOf(coat: FilmedCoat | TopCoat, surface: Float64Array, places: Places, proud: Uint8Array): number {
+  if (!places.length) return 0;
+  if (coat.kind !== 'top') return levelOf(surface, places, coat.film);
+  let [flat, all] = [-Infinity, 0];
+  for (const i of places) {
+    all = Math.max(all, surface[i]!);
+    if (!proud[i]) flat = Math.max(flat, surface[i]!);
+  }
+  return (flat === -Infinity ? all : flat) + coat.cover;
 }
 
 const grids = new WeakMap<Shape, Field>();
@@ -204,17 +257,12 @@ export function gridOf(shape: Shape): Field {
 }
 
 /** Mean film of a coat over the places where it lies, mm; 0 where it lies nowhere. */
-export function meanFilm(site: Site, { field, layings, parts }: BuildUp, coat: Coat): number {
+export function meanFilm({ layings }: BuildUp, coat: Coat): number {
   const laying = layings.find((l) => l.of === coat);
-  if (!laying) return 0;
-  const here = lies(site, coat, field, parts);
-  let [sum, count] = [0, 0];
-  for (let i = 0; i < laying.thickness.length; i++)
-    if (here(i)) {
-      sum += laying.thickness[i]!;
-      count++;
-    }
-  return count ? sum / count : 0;
+  if (!laying?.places.length) return 0;
+  let sum = 0;
+  for (const i of laying.places) sum += laying.thickness[i]!;
+  return sum / laying.places.length;
 }
 
 /** Levels of all that was poured, for reading the same build-up along a line. */

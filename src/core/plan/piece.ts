@@ -106,7 +106,7 @@ function planAnew(piece: Piece, means: Means): PiecePlan {
   const coats = piece.coats.map((coat, i) => {
     const resin = means.resins.find((r) => r.id === coat.resinId);
     if (!resin) throw new RangeError(`coat ${i + 1} of ${piece.name} names a resin that is not on the shelf`);
-    return planCoat({ ...site, resin, colourants, meanFilm: (c) => meanFilm(site, buildUpOf({ site }), c) }, coat, i + 1);
+    return planCoat({ ...site, resin, colourants, meanFilm: (c) => meanFilm(buildUpOf({ site }), c) }, coat, i + 1);
   });
   const pours = groupCoats(piece.coats).map((group) =>
     planPour(
