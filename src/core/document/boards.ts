@@ -1,4 +1,4 @@
-import type { Material } from './schema';
+import type { Material, Primer } from './schema';
 
 /** What a board is made of, as preparation, weight and stiffness see it. Ordinary figures; a board of one's own is weighed. */
 export interface MaterialFacts {
@@ -28,6 +28,9 @@ export const materials: Record<Material, MaterialFacts> = {
   ceramic: { label: 'Ceramic', density: 2.2, stiffness: 40, thirsty: false, scorches: false, glossy: true },
   glass: { label: 'Glass', density: 2.5, stiffness: 70, thirsty: false, scorches: false, glossy: true },
 };
+
+/** What one coat of primer leaves, mm; a scuff leaves nothing. */
+export const primerFilm: Record<Primer, number> = { none: 0, gesso: 0.1, paint: 0.06, 'clear sealer': 0.04, 'scuff only': 0 };
 
 /** Densities of what is set on a board, g/ml: bulk of dry sand and gravel, and of dressings by kind. */
 export const bulk = { sand: 1.6, gravel: 1.5, packed: 0.6 } as const;

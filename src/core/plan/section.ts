@@ -1,14 +1,14 @@
-import type { Coat, Point } from '#core/document';
+import { primerFilm, type Coat, type Point } from '#core/document';
 import { buildUpOf, type PiecePlan } from './piece';
-import { buildUp, levelsOf, lineField } from './heights';
+import { buildUp, levelsOf, lineField, waveSection, type Laying } from './heights';
 import { coatName } from './coats';
 
-/** One coat or dressing in the cut, as its lower and upper surface at each place, mm above the board. */
+/** One coat or dressing in the cut, a wave as its barrier and its white, as its lower and upper surface at each place, mm above the board. */
 export interface SectionLayer {
   /** Of the coat it is; undefined for relief and for dressings. */
   coatId?: string;
   name: string;
-  kind: Coat['kind'] | 'relief' | 'dressing';
+  kind: Coat['kind'] | 'barrier' | 'relief' | 'dressing';
   bottom: Float64Array;
   top: Float64Array;
   /** Thickest place in the cut, mm. */
@@ -23,6 +23,8 @@ export interface Section {
   /** Which part of the board each place lies in: 0 the beach, then the sea from the shore seaward; −1 off the resin. */
   parts: Int8Array;
   layers: SectionLayer[];
+  /** Film the primer leaves below all of them, mm. */
+  primer: number;
   /** Highest surface in the cut, mm. */
   height: number;
 }
@@ -36,23 +38,33 @@ export function sectionOf(plan: PiecePlan, a: Point, b: Point): Section {
   const { layings, parts, surface } = buildUp(plan.site, field, levelsOf(buildUpOf(plan)));
   const length = Math.hypot(b.x - a.x, b.y - a.y);
   const ground = new Float64Array(PLACES);
-  const layers = layings.map(({ of, thickness }): SectionLayer => {
+  const layer = (of: Laying['of'], thickness: (i: number) => number, kind?: SectionLayer['kind'], name?: string): SectionLayer => {
     const bottom = ground.slice();
     let most = 0;
     for (let i = 0; i < PLACES; i++) {
-      ground[i]! += thickness[i]!;
-      most = Math.max(most, thickness[i]!);
+      ground[i]! += thickness(i);
+      most = Math.max(most, thickness(i));
     }
     const shared = { bottom, top: ground.slice(), most };
     if (of === 'relief') return { ...shared, name: 'relief', kind: 'relief' };
     if ('when' in of) return { ...shared, name: of.kind, kind: 'dressing' };
-    return { ...shared, coatId: of.id, name: coatName(of), kind: of.kind };
+    return { ...shared, coatId: of.id, name: name ?? coatName(of), kind: kind ?? of.kind };
+  };
+  const layers = layings.flatMap(({ of, thickness }): SectionLayer[] => {
+    if (of === 'relief' || 'when' in of || of.kind !== 'wave') return [layer(of, (i) => thickness[i]!)];
+    const { clear, foam } = waveSection(of, plan.means.method);
+    const share = clear + foam > 0 ? clear / (clear + foam) : 0;
+    const barrier = (): SectionLayer => layer(of, (i) => thickness[i]! * share, 'barrier', 'barrier');
+    const white = (): SectionLayer => layer(of, (i) => thickness[i]! * (1 - share), 'wave', 'white');
+    return share === 0 ? [white()] : of.under === 'white first' ? [white(), barrier()] : [barrier(), white()];
   });
+  const { primer, primerCoats } = plan.piece.surface;
   return {
     length,
     along: Float64Array.from({ length: PLACES }, (_, i) => (length * i) / (PLACES - 1)),
     parts,
     layers,
+    primer: primerFilm[primer] * primerCoats,
     height: surface.reduce((most, h) => Math.max(most, h), 0),
   };
 }

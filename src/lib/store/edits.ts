@@ -79,3 +79,15 @@ export function redo(pieceId: string): Promise<void> {
     await db.edits.update(edit.id, { undone: 0 });
   });
 }
+
+/** Puts several pieces as they are given, whole or not at all; each remembers it for its own undo. */
+export function editPieces(label: string, pieces: Piece[]): Promise<void> {
+  return db.transaction('rw', db.pieces, db.edits, async () => {
+    for (const piece of pieces) {
+      const before = await db.pieces.get(piece.id);
+      if (!before) throw new Error('One of these pieces is not in the studio any more; another window may have removed it.');
+      await db.pieces.put(piece);
+      await remember(piece.id, label, before, piece);
+    }
+  });
+}

@@ -1,31 +1,79 @@
 <script lang="ts">
-  import type { Piece } from '#core/document';
-  import { foamParts, rimRing, type Cut, type Ring } from '#core/geometry';
-  import type { ChartColours } from '#core/plan';
+  import { holesOf } from '#core/document';
+  import { foamParts, rimRings, seedOf, type Ring } from '#core/geometry';
+  import { hourMarks } from '#core/prepare';
+  import type { PiecePlan } from '#core/plan';
 
-  /** The board as it will be seen, in mm, y downward: regions in their computed colours, the foam as the share of it that stays closed. */
-  let { piece, cut, colours, foamOpen }: { piece: Piece; cut: Cut; colours: ChartColours; foamOpen: number } = $props();
+  /**
+   * The board as it will be seen, in mm, y downward: patches in their computed colours, hatched where no model knows
+   * them, each wave's foam as the share of it that stays closed, bands of the beach, holes and what is set on it.
+   */
+  let { plan, dressings = true }: { plan: Pick<PiecePlan, 'piece' | 'cut' | 'colours'>; dressings?: boolean } = $props();
 
+  const id = $props.id();
+  const piece = $derived(plan.piece);
   const path = (rings: Ring[]): string =>
     rings.map((ring) => `M${ring.map((p) => `${p.x.toFixed(2)} ${p.y.toFixed(2)}`).join('L')}Z`).join('');
-  const wave = $derived(piece.coats.findLast((coat) => coat.kind === 'wave'));
-  const foam = $derived(wave?.kind === 'wave' ? foamParts(cut, piece.sea, wave.reachSea, wave.reachUp) : undefined);
+  const hatch = `url(#${id}-hatch)`;
+  /** How far the edge of foam strays from its mean reach, as heat leaves it. */
+  const STRAY = 0.45;
+  const foams = $derived(
+    plan.colours.foams.flatMap((foam) => {
+      const wave = piece.coats.find((c) => c.id === foam.coatId);
+      if (wave?.kind !== 'wave') return [];
+      const { beach, sea } = foamParts(plan.cut, piece.sea, wave.along, {
+        reachSea: wave.reachSea,
+        reachUp: wave.reachUp,
+        stray: STRAY,
+        seed: seedOf(wave.id),
+      });
+      return [{ ...foam, rings: [beach, ...sea] }];
+    }),
+  );
+  const rim = $derived(path(rimRings(piece.shape)));
 </script>
 
-<path d={path(cut.beach.rings)} fill={colours.beach} />
-{#each cut.sea as part, i (i)}<path d={path(part.rings)} fill={colours.sea[i]} />{/each}
-{#if colours.foam && foam}
-  <g fill-opacity={1 - foamOpen}>
-    <path d={path(foam.beach)} fill={colours.foam.beach} />
-    {#each foam.sea as part, i (i)}<path d={path(part)} fill={colours.foam.sea[i]} />{/each}
+<defs>
+  <pattern id="{id}-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"
+    ><rect width="7" height="7" class="fill-sheet" /><path d="M0 0V7" class="stroke-soft" stroke-width="1.2" /></pattern
+  >
+  <pattern id="{id}-gravel" width="6" height="6" patternUnits="userSpaceOnUse"
+    ><circle cx="1.500" cy="2" r="1.300" class="fill-soft" /><circle cx="4.500" cy="4.800" r="1" class="fill-ink" /></pattern
+  >
+</defs>
+{#if plan.cut.bare.area > 0}<path d={path(plan.cut.bare.rings)} class="fill-ground" />{/if}
+{#each plan.colours.patches as patch, i (i)}<path d={path(patch.rings)} fill={patch.colour ?? hatch} fill-rule="evenodd" />{/each}
+{#if plan.colours.dry}<path d={path(plan.colours.dry.rings)} fill={plan.colours.dry.colour} fill-rule="evenodd" />{/if}
+{#if plan.colours.gravel}<path d={path(plan.colours.gravel)} fill="url(#{id}-gravel)" fill-rule="evenodd" />{/if}
+{#each foams as foam (foam.coatId)}
+  <g fill-opacity={foam.closed}>
+    {#each foam.rings as rings, i (i)}<path d={path(rings)} fill={foam.parts[i] ?? hatch} />{/each}
   </g>
-{/if}
-{#each piece.holes as hole, i (i)}<circle
+{/each}
+{#each holesOf(piece) as hole, i (i)}<circle
     cx={hole.x}
     cy={hole.y}
     r={hole.diameter / 2}
-    class="fill-sheet stroke-ink"
+    class={hole.filled ? 'fill-none stroke-ink' : 'fill-sheet stroke-ink'}
+    stroke-dasharray={hole.filled ? '3 2' : undefined}
     stroke-width="1"
     vector-effect="non-scaling-stroke"
   />{/each}
-<path d={path([rimRing(piece.shape)])} fill="none" class="stroke-ink" stroke-width="1" vector-effect="non-scaling-stroke" />
+{#each hourMarks(piece) as mark (mark.hour)}<circle
+    cx={mark.x}
+    cy={mark.y}
+    r="1.600"
+    class="fill-ink stroke-paper"
+    stroke-width="0.500"
+  />{/each}
+{#if dressings}
+  {#each piece.dressings ?? [] as d (d.id)}<circle
+      cx={d.x}
+      cy={d.y}
+      r={d.size / 2}
+      class="fill-paper/80 stroke-ink"
+      stroke-width="1"
+      vector-effect="non-scaling-stroke"
+    />{/each}
+{/if}
+<path d={rim} fill="none" class="stroke-ink" stroke-width="1" vector-effect="non-scaling-stroke" />

@@ -7,5 +7,5 @@
 </script>
 
 <svg viewBox="-1 -1 {plan.bounds.width + 2} {plan.bounds.height + 2}" class={extra} role="img" aria-label="Chart of {plan.piece.name}">
-  <BoardDrawing piece={plan.piece} cut={plan.cut} colours={plan.colours} foamOpen={plan.means.method.foamOpen} />
+  <BoardDrawing {plan} />
 </svg>

@@ -10,7 +10,7 @@
   const LABEL = 112;
   const ROW = 20;
   const TOP = 21;
-  const words = { pour: 'pour', tacky: 'tacky', recoat: 'recoat window', scuff: 'scuff first', cure: 'curing to full' };
+  const words = { prepare: 'prepare', pour: 'pour', tacky: 'tacky', recoat: 'recoat window', scuff: 'scuff first', cure: 'curing to full' };
 
   let width = $state(0);
   const now = $derived(minutes.now);
@@ -85,6 +85,11 @@
                   height="14"
                   class={t.planned ? 'fill-sheet stroke-ink' : 'fill-ink'}
                 />
+              {:else if t.doing === 'prepare'}<path
+                  d="M{from} {y + 3}V{y + 15}M{from} {y + 9}H{from + wide}"
+                  class="fill-none stroke-soft"
+                  stroke-width="1.500"
+                />
               {:else if t.doing === 'tacky'}<rect x={from} y={y + 2} width={wide} height="14" fill="url(#tide-tacky)" class="stroke-line" />
               {:else if t.doing === 'recoat'}<rect
                   x={from}
@@ -102,7 +107,13 @@
                   y={y + 3}
                   width={words[t.doing].length * 6.1 + 4}
                   height="12"
-                  class={t.doing === 'tacky' ? 'fill-ground' : t.doing === 'scuff' ? 'fill-warnground' : 'fill-none'}
+                  class={t.doing === 'prepare'
+                    ? 'fill-sheet'
+                    : t.doing === 'tacky'
+                      ? 'fill-ground'
+                      : t.doing === 'scuff'
+                        ? 'fill-warnground'
+                        : 'fill-none'}
                   stroke="none"
                 />
                 <text x={from + 5} y={y + 13} class="fill-ink text-[11px]">{words[t.doing]}</text>

@@ -1,14 +1,24 @@
-import type { Piece, Settings, Shape } from '#core/document';
+import { boxOf, materials, type Piece, type Settings, type Shape } from '#core/document';
 import { inUnit, length, plain } from '#core/units';
 
 const digits = { mm: 0, cm: 1, in: 2 };
 
 const measures = (shape: Shape, unit: Settings['length']): string => {
   const write = (mm: number): string => plain(inUnit(length, mm, unit), digits[unit]);
-  return shape.kind === 'round' ? write(shape.diameter) : `${write(shape.width)} × ${write(shape.height)}`;
+  const [width, height] = boxOf(shape);
+  return shape.kind === 'round' ? write(shape.diameter) : `${write(width)} × ${write(height)}`;
 };
 
-const shapes = { rectangle: 'panel', round: 'round', oval: 'oval' };
+const shapes: Record<Shape['kind'], string> = {
+  rectangle: 'panel',
+  round: 'round',
+  oval: 'oval',
+  heart: 'heart',
+  'surf plank': 'surf plank',
+  plank: 'plank',
+  slice: 'slice',
+  outline: 'drawn outline',
+};
 const edges = { 'run over': 'sea runs over the edges', taped: 'edges taped clean', dammed: 'edges dammed', wall: 'tray wall' };
 
 export const primerWords = (piece: Piece): string => {
@@ -21,5 +31,7 @@ export function writeBoard(piece: Piece, settings: Settings): string {
   const unit = settings.length;
   const count = piece.count > 1 ? `${piece.count} × ` : '';
   const size = `${measures(piece.shape, unit)} × ${plain(inUnit(length, piece.thickness, unit), digits[unit] + (unit === 'mm' ? 0 : 1))} ${unit}`;
-  return `${count}${shapes[piece.shape.kind]} ${size}, ${piece.surface.material}, ${primerWords(piece)} · ${edges[piece.edge]}`;
+  const material = materials[piece.surface.material].label.split(',')[0]!.toLowerCase();
+  const kind = piece.clock ? 'clock face' : shapes[piece.shape.kind];
+  return `${count}${kind} ${size}, ${material}, ${primerWords(piece)} · ${edges[piece.edge]}`;
 }

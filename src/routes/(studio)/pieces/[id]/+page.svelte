@@ -7,10 +7,12 @@
   import { writeBoard } from '$lib/ui/board';
   import { dayMonth, minutes, offsetAt } from '$lib/ui/clock.svelte';
   import { doingNow } from '$lib/ui/doing';
-  import BatchClock from './BatchClock.svelte';
+  import { joinsOf } from '#core/geometry';
+  import Above from './Above.svelte';
   import Chart from './Chart.svelte';
   import Coats from './Coats.svelte';
   import Cups from './Cups.svelte';
+  import { Drawing } from './drawing.svelte';
   import { PieceEditor } from './editor.svelte';
   import StartPour from './StartPour.svelte';
 
@@ -24,6 +26,19 @@
   });
 
   let chosen = $state('');
+  const drawing = $derived(new Drawing(editor.id));
+
+  /** A coat was pointed at in the section, or a part of the board on the chart: its coat and its cup are chosen. */
+  function choose(coatId: string, part: number) {
+    chosen = coatId;
+    const coat = plan?.coats.find((c) => c.coat.id === coatId);
+    drawing.cup = coat?.coat.kind === 'sea' && part > 0 ? `${coatId}/${plan!.cut.sea.length - part}` : undefined;
+  }
+  function choosePart(part: number) {
+    const kind = part === 0 ? 'sand' : 'sea';
+    const coat = plan?.coats.find((c) => c.coat.kind === kind);
+    if (coat) choose(coat.coat.id, part);
+  }
   /** The coat looked at: the chosen one, else the first that is still to be poured. */
   const selected = $derived.by(() => {
     const coats = piece?.coats ?? [];
@@ -33,7 +48,9 @@
   });
   const pourIndex = $derived(Math.max(0, plan?.pours.findIndex((p) => p.coats.some((c) => c.coat.id === selected)) ?? 0));
   const pour = $derived(plan?.pours[pourIndex]);
-  const findings = $derived(plan && settings ? advise({ plan, measure: settings.measure }) : []);
+  const findings = $derived(
+    plan && settings ? advise({ plan, measure: settings.measure, joins: joinsOf(plan.piece, shared.pieces ?? []) }) : [],
+  );
   const ofBoard = $derived(findings.filter((f) => f.where.pour === undefined && f.where.coatId === undefined));
   const ofPour = $derived(
     findings.filter(
@@ -99,19 +116,19 @@
       </div>
     </div>
     <div class="grid min-h-0 grow gap-3 lg:grid-cols-[minmax(0,37fr)_minmax(0,63fr)] xl:grid-cols-[minmax(0,45fr)_minmax(0,57fr)]">
-      <div class="min-h-0 max-lg:min-h-130"><Chart {editor} {plan} findings={ofBoard} /></div>
-      <div class="grid min-h-0 gap-3 lg:grid-rows-[auto_minmax(0,1fr)]">
-        {#if pour && batch}
-          <BatchClock
-            {batch}
-            steps={pour.steps.filter((s) => pour.batches[s.batch] === batch)}
-            roomC={plan.means.roomC}
-            white={pour.steps.some((s) => s.kind === 'white' && pour.batches[s.batch] === batch)}
-          />
-        {/if}
+      <div class="min-h-0 max-lg:min-h-130"><Chart {editor} {plan} {drawing} findings={ofBoard} {selected} onpart={choosePart} /></div>
+      <div class="grid min-h-0 gap-3 lg:grid-rows-[204px_minmax(0,1fr)]">
+        <Above
+          {plan}
+          {drawing}
+          {batch}
+          steps={pour && batch ? pour.steps.filter((s) => pour.batches[s.batch] === batch) : []}
+          {selected}
+          onselect={choose}
+        />
         <div class="grid min-h-0 gap-3 sm:grid-cols-[minmax(0,226fr)_minmax(0,460fr)]">
-          <Coats {editor} {plan} {findings} bind:selected={() => selected, (id) => (chosen = id)} />
-          <Cups {editor} {plan} {pour} number={pourIndex + 1} findings={ofPour} />
+          <Coats {editor} {plan} {findings} bind:selected={() => selected, (id) => choose(id, 0)} />
+          <Cups {editor} {plan} {drawing} {pour} number={pourIndex + 1} findings={ofPour} onselect={(id) => (chosen = id)} />
         </div>
       </div>
     </div>

@@ -1,11 +1,9 @@
 <script lang="ts">
   import type { Batch, Step } from '#core/plan';
-  import { plain, writeSpan, writeTemperature } from '#core/units';
-  import { shared } from '$lib/store/shared.svelte';
-  import Sheet from '$lib/ui/Sheet.svelte';
+  import { plain, writeSpan } from '#core/units';
 
   /** The windows of a batch on the clock that starts when A and B meet, with the planned steps as marks below. */
-  let { batch, steps, roomC, white }: { batch: Batch; steps: Step[]; roomC: number; white: boolean } = $props();
+  let { batch, steps, white }: { batch: Batch; steps: Step[]; white: boolean } = $props();
 
   const [LEFT, TOP, ROW, RIGHT] = [104, 6, 21, 16];
   let width = $state(0);
@@ -23,63 +21,60 @@
   ]);
   const bottom = $derived(TOP + rows.length * ROW);
   const words = { mix: 'A and B meet', pour: 'cup poured', white: 'white laid', heat: 'heat pass', done: 'done' };
-  const settings = $derived(shared.settings!);
 </script>
 
-<Sheet title="The batch on the clock" aside={`${batch.resin.name} at ${writeTemperature(roomC, settings.temperature)}`} class="h-full">
-  <div class="min-h-0 shrink-0 pt-1" bind:clientWidth={width}>
-    {#if width > 0}
-      <svg {width} height={bottom + 40} class="block text-[12px]" role="img" aria-label="Windows of the batch, minutes after mixing">
-        {#each rows as row, i (row.name)}
-          {@const y = TOP + i * ROW}
-          <text x="12" y={y + 13} class="fill-ink text-[13px]">{row.name}</text>
-          <rect x={x(row.from)} y={y + 2} width={Math.max(0, x(row.until) - x(row.from))} height="14" class={row.tone} />
-          {#if row.best}
-            <rect x={x(row.best.from)} y={y + 2} width={x(row.best.until) - x(row.best.from)} height="14" class="fill-open" />
-            <text x={x((row.best.from + row.best.until) / 2)} y={y + 13} text-anchor="middle" class="fill-paper text-[11px]">best</text>
-          {/if}
-          {#if row.last}
-            <rect
-              x={x(row.last.from)}
-              y={y + 2}
-              width={x(row.last.until) - x(row.last.from)}
-              height="14"
-              class="fill-warnground stroke-warn"
-            />
-            {#if x(row.last.until) - x(row.last.from) > 62}<text
-                x={x((row.last.from + row.last.until) / 2)}
-                y={y + 13}
-                text-anchor="middle"
-                class="fill-ink text-[11px]">last moves</text
-              >{/if}
-          {/if}
-        {/each}
-        {#each own as step (step.key)}
-          <g>
-            <title>{words[step.kind]}, planned at {plain(step.min, 0)} min</title>
-            {#if step.kind === 'white'}<path d="M{x(step.min)} {TOP}V{bottom + 6}" class="stroke-buoy" stroke-width="2" />
-            {:else if step.kind !== 'done'}<path
-                d="M{x(step.min)} {bottom - 1}v7"
-                class="stroke-ink"
-                stroke-width={step.kind === 'heat' ? 3 : 1.5}
-              />{/if}
-          </g>
-        {/each}
-        <path d="M{x(0)} {bottom + 6}H{x(end)}" class="stroke-line" />
-        {#each ticks as tick (tick)}
-          <path d="M{x(tick)} {bottom + 6}v4" class="stroke-soft" />
-          <text x={x(tick)} y={bottom + 22} text-anchor="middle" class="fill-soft">{tick}</text>
-        {/each}
-        <text x="12" y={bottom + 22} class="fill-soft">min mixed</text>
-      </svg>
-    {/if}
-  </div>
-  <p class="px-3 pb-2 text-[13px] text-soft">
-    Pour within <strong class="text-ink">{plain(w.heatUntil, 0)} min</strong>.
-    {#if white}
-      {#if w.white.until > w.white.from}White is ready at <strong class="text-ink">{writeSpan(w.white.from, w.white.until)}</strong>,
-        crispest at {writeSpan(w.whiteBest.from, w.whiteBest.until)}.{:else}There is no window for white at this temperature.{/if}
-    {/if}
-    Next coat after {writeSpan(w.nextCoat.from, w.nextCoat.until)}, full cure at {plain(w.fullCure / 60, 0)} h.
-  </p>
-</Sheet>
+<div class="min-h-0 shrink-0 pt-1" bind:clientWidth={width}>
+  {#if width > 0}
+    <svg {width} height={bottom + 40} class="block text-[12px]" role="img" aria-label="Windows of the batch, minutes after mixing">
+      {#each rows as row, i (row.name)}
+        {@const y = TOP + i * ROW}
+        <text x="12" y={y + 13} class="fill-ink text-[13px]">{row.name}</text>
+        <rect x={x(row.from)} y={y + 2} width={Math.max(0, x(row.until) - x(row.from))} height="14" class={row.tone} />
+        {#if row.best}
+          <rect x={x(row.best.from)} y={y + 2} width={x(row.best.until) - x(row.best.from)} height="14" class="fill-open" />
+          <text x={x((row.best.from + row.best.until) / 2)} y={y + 13} text-anchor="middle" class="fill-paper text-[11px]">best</text>
+        {/if}
+        {#if row.last}
+          <rect
+            x={x(row.last.from)}
+            y={y + 2}
+            width={x(row.last.until) - x(row.last.from)}
+            height="14"
+            class="fill-warnground stroke-warn"
+          />
+          {#if x(row.last.until) - x(row.last.from) > 62}<text
+              x={x((row.last.from + row.last.until) / 2)}
+              y={y + 13}
+              text-anchor="middle"
+              class="fill-ink text-[11px]">last moves</text
+            >{/if}
+        {/if}
+      {/each}
+      {#each own as step (step.key)}
+        <g>
+          <title>{words[step.kind]}, planned at {plain(step.min, 0)} min</title>
+          {#if step.kind === 'white'}<path d="M{x(step.min)} {TOP}V{bottom + 6}" class="stroke-buoy" stroke-width="2" />
+          {:else if step.kind !== 'done'}<path
+              d="M{x(step.min)} {bottom - 1}v7"
+              class="stroke-ink"
+              stroke-width={step.kind === 'heat' ? 3 : 1.5}
+            />{/if}
+        </g>
+      {/each}
+      <path d="M{x(0)} {bottom + 6}H{x(end)}" class="stroke-line" />
+      {#each ticks as tick (tick)}
+        <path d="M{x(tick)} {bottom + 6}v4" class="stroke-soft" />
+        <text x={x(tick)} y={bottom + 22} text-anchor="middle" class="fill-soft">{tick}</text>
+      {/each}
+      <text x="12" y={bottom + 22} class="fill-soft">min mixed</text>
+    </svg>
+  {/if}
+</div>
+<p class="px-3 pb-2 text-[13px] text-soft">
+  Pour within <strong class="text-ink">{plain(w.heatUntil, 0)} min</strong>.
+  {#if white}
+    {#if w.white.until > w.white.from}White is ready at <strong class="text-ink">{writeSpan(w.white.from, w.white.until)}</strong>, crispest
+      at {writeSpan(w.whiteBest.from, w.whiteBest.until)}.{:else}There is no window for white at this temperature.{/if}
+  {/if}
+  Next coat after {writeSpan(w.nextCoat.from, w.nextCoat.until)}, full cure at {plain(w.fullCure / 60, 0)} h.
+</p>

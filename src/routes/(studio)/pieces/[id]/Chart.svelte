@@ -1,39 +1,52 @@
 <script lang="ts">
   import polylabel from 'polylabel';
-  import { curvesOf, type Point } from '#core/document';
-  import { lineLength, smoothCurve, type Region } from '#core/geometry';
+  import type { Finding } from '#core/advice';
+  import { linesOf, withPointAdded, type Point } from '#core/document';
+  import { lineLength, lineOf, partOf, type Region } from '#core/geometry';
   import type { PiecePlan } from '#core/plan';
-  import { fixed, plain, writeLength } from '#core/units';
+  import { fixed, writeLength } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import BoardDrawing from '$lib/ui/BoardDrawing.svelte';
   import Findings from '$lib/ui/Findings.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
-  import type { Finding } from '#core/advice';
+  import CutLine from './CutLine.svelte';
+  import Dressings from './Dressings.svelte';
+  import { lineName, lineOfKey, snaps, type Drawing } from './drawing.svelte';
   import type { PieceEditor } from './editor.svelte';
   import Handles from './Handles.svelte';
+  import { nearest } from './places';
   import Rulers from './Rulers.svelte';
+  import Tools from './tools/Tools.svelte';
+  import { View } from './view.svelte';
 
-  /** The sea drawn to scale: computed colours, rulers, film figures, and the points of one curve to drag. */
-  let { editor, plan, findings }: { editor: PieceEditor; plan: PiecePlan; findings: Finding[] } = $props();
+  /** The sea drawn to scale: computed colours, rulers, film figures, the cut, and the points of one curve to drag. */
+  interface Props {
+    editor: PieceEditor;
+    plan: PiecePlan;
+    drawing: Drawing;
+    findings: Finding[];
+    /** Coat whose part of the board is marked. */
+    selected: string;
+    /** A part of the board was pointed at: 0 the beach, then the sea from the shore seaward. */
+    onpart: (part: number) => void;
+  }
+  let { editor, plan, drawing, findings, selected, onpart }: Props = $props();
 
-  const [LEFT, TOP, RIGHT, BOTTOM] = [44, 34, 14, 12];
-  let [width, height] = $state([0, 0]);
-  let curve = $state(0);
+  const view = new View(() => plan.bounds);
   let held = $state(false);
   let board = $state<SVGGElement>();
 
   const unit = $derived(shared.settings?.length ?? 'mm');
-  const scale = $derived(
-    Math.max(0.01, Math.min((width - LEFT - RIGHT) / plan.bounds.width, (height - TOP - BOTTOM) / plan.bounds.height)),
-  );
   const sea = $derived(plan.piece.coats.find((coat) => coat.kind === 'sea'));
   /** Names of the parts of the sea, from the shore seaward. */
   const names = $derived(
     plan.cut.sea.map((_, i) => (sea?.kind === 'sea' ? (sea.tints[sea.tints.length - 1 - i]?.name ?? '') : `part ${i + 1}`)),
   );
-  const curveName = (i: number): string => (i === 0 ? 'Shoreline' : `edge between ${names[i - 1]} and ${names[i]}`);
-  const curves = $derived(curvesOf(plan.piece).map((points) => smoothCurve(points)));
-  const filmOf = (kind: 'sand' | 'sea'): number | undefined => plan.coats.find((c) => c.coat.kind === kind)?.film;
+  const lines = $derived(linesOf(plan.piece.sea).map((line) => ({ ...line, smooth: lineOf(line.points, line.closed) })));
+  // a curve that was taken off is not chosen any more
+  $effect(() => {
+    if (!lineOfKey(plan.piece, drawing.line)) drawing.line = 'shoreline';
+  });
 
   /** Where a figure stands in a region: the middle of the widest place of its largest part. */
   function place(region: Region): Point | undefined {
@@ -42,109 +55,193 @@
     const [x, y] = polylabel([ring.map((p) => [p.x, p.y])], 4);
     return { x: x!, y: y! };
   }
-
+  const filmOf = (kind: 'sand' | 'sea'): number | undefined => plan.coats.find((c) => c.coat.kind === kind)?.film;
   const figures = $derived(
-    [
-      { region: plan.cut.beach, film: filmOf('sand'), beach: true },
-      ...plan.cut.sea.map((region) => ({ region, film: filmOf('sea'), beach: false })),
-    ].flatMap((f) => {
-      const at = f.film === undefined || f.region.area < 1 ? undefined : place(f.region);
-      return at ? [{ ...f, at }] : [];
+    [{ region: plan.cut.beach, film: filmOf('sand') }, ...plan.cut.sea.map((region) => ({ region, film: filmOf('sea') }))].flatMap((f) => {
+      const at = f.film === undefined || f.region.area < 40 ? undefined : place(f.region);
+      return at ? [{ film: f.film!, at }] : [];
     }),
   );
-  const shares = $derived([
-    { name: 'Beach', area: plan.cut.beach.area },
-    ...plan.cut.sea.map((region, i) => ({ name: names[i]!, area: region.area })),
-  ]);
 
-  function toBoard(event: PointerEvent): Point {
+  /** The part of the board the chosen coat goes over, or the chosen cup of it. */
+  const marked = $derived.by((): Region[] => {
+    const coat = plan.coats.find((c) => c.coat.id === selected);
+    if (!coat) return [];
+    const all = [coat.regions.beach, ...coat.regions.sea].filter((r) => r.area > 0);
+    const index =
+      drawing.cup?.startsWith(`${selected}/`) && coat.coat.kind === 'sea' ? Number(drawing.cup.slice(selected.length + 1)) : NaN;
+    const own = Number.isNaN(index) ? undefined : coat.regions.sea[coat.regions.sea.length - 1 - index];
+    return own ? [own] : all;
+  });
+  const scaled = (points: Point[]): string =>
+    points.map((p) => `${(p.x * view.scale).toFixed(1)} ${(p.y * view.scale).toFixed(1)}`).join('L');
+
+  function toBoard(event: { clientX: number; clientY: number }): Point {
     const at = new DOMPoint(event.clientX, event.clientY).matrixTransform(board!.getScreenCTM()!.inverse());
-    return { x: at.x / scale, y: at.y / scale };
+    return { x: at.x / view.scale, y: at.y / view.scale };
+  }
+
+  function addPoint(event: MouseEvent) {
+    const line = lineOfKey(plan.piece, drawing.line);
+    if (!line) return;
+    const at = toBoard(event);
+    const { after, place: on } = nearest(line, at);
+    if (Math.hypot(on.x - at.x, on.y - at.y) * view.scale > 14) return;
+    const key = line.key;
+    void editor.commit('Add a point', (piece) => withPointAdded(piece, key, after, drawing.snapped(at)));
+    drawing.choose(key, after + 1);
+  }
+
+  /** Fingers and the mouse on the ground of the drawing: one pans, two zoom. */
+  let pointers: Record<number, Point> = {};
+  let moved = false;
+  const spread = (): number => {
+    const [a, b] = Object.values(pointers);
+    return a && b ? Math.hypot(a.x - b.x, a.y - b.y) : 0;
+  };
+
+  function down(event: PointerEvent) {
+    pointers[event.pointerId] = { x: event.clientX, y: event.clientY };
+    moved = false;
+    (event.currentTarget as Element).setPointerCapture(event.pointerId);
+  }
+  function move(event: PointerEvent) {
+    const was = pointers[event.pointerId];
+    if (!was) return;
+    const before = spread();
+    pointers[event.pointerId] = { x: event.clientX, y: event.clientY };
+    if (Math.hypot(event.clientX - was.x, event.clientY - was.y) > 2) moved = true;
+    if (before > 0) view.by(spread() / before, toBoard(event));
+    else if (moved) view.pan(event.clientX - was.x, event.clientY - was.y);
+  }
+  function up(event: PointerEvent) {
+    const only = Object.keys(pointers).length === 1;
+    delete pointers[event.pointerId];
+    if (moved || !only) return;
+    const part = partOf(toBoard(event), plan.cut);
+    if (part >= 0) onpart(part);
+  }
+  /** A wheel turned over the chart zooms it, and does not scroll the page. */
+  function wheeled(node: SVGElement) {
+    const turn = (event: WheelEvent): void => {
+      event.preventDefault();
+      view.by(Math.exp(-event.deltaY / 400), toBoard(event));
+    };
+    node.addEventListener('wheel', turn, { passive: false });
+    return () => node.removeEventListener('wheel', turn);
   }
 </script>
 
 <Sheet title="Chart" class="h-full">
   {#snippet aside()}
-    <p class="text-[13px] text-soft">
-      <span class="max-lg:hidden">drag the points · </span><i class="font-serif text-[14px]">italic figures</i> are film in mm
-    </p>
+    <div class="flex items-center gap-2 text-[13px] text-soft">
+      <span class="max-xl:hidden"><i class="font-serif text-[14px]">italic figures</i> are film in mm</span>
+      <label class="flex items-center gap-1"
+        >snap <select class="rounded-sheet border border-line bg-paper" bind:value={drawing.snap}
+          >{#each snaps[unit] as s (s.mm)}<option value={s.mm}>{s.label}</option>{/each}</select
+        ></label
+      >
+      <span class="flex" role="group" aria-label="Zoom">
+        <button
+          type="button"
+          class="button button-quiet min-h-6! px-2!"
+          aria-label="Zoom out"
+          disabled={!view.zoomed}
+          onclick={() => view.by(1 / 1.5)}>−</button
+        >
+        <button
+          type="button"
+          class="button button-quiet min-h-6! px-1!"
+          aria-label="Show the whole board"
+          disabled={!view.zoomed}
+          onclick={() => view.fit()}>{fixed(view.zoom * 100, 0)} %</button
+        >
+        <button type="button" class="button button-quiet min-h-6! px-2!" aria-label="Zoom in" onclick={() => view.by(1.5)}>+</button>
+      </span>
+    </div>
   {/snippet}
-  <div class="relative min-h-56 grow" bind:clientWidth={width} bind:clientHeight={height}>
-    {#if width > 0}
-      <svg class="absolute inset-0" {width} {height} role="group" aria-label="Chart of {plan.piece.name}">
-        <g transform="translate({LEFT + Math.max(0, (width - LEFT - RIGHT - plan.bounds.width * scale) / 2)} {TOP})" bind:this={board}>
-          <Rulers width={plan.bounds.width} height={plan.bounds.height} {scale} {unit} />
-          <g transform="scale({scale})"
-            ><BoardDrawing piece={plan.piece} cut={plan.cut} colours={plan.colours} foamOpen={plan.means.method.foamOpen} /></g
-          >
-          {#each curves as line, i (i)}
-            {#if i !== curve}
-              <!-- the keyboard chooses a curve by the buttons below the chart -->
-              <!-- svelte-ignore a11y_no_static_element_interactions, a11y_click_events_have_key_events -->
-              <path
-                d="M{line.map((p) => `${p.x * scale} ${p.y * scale}`).join('L')}"
-                class="cursor-pointer fill-none stroke-transparent hover:stroke-paper/60"
-                stroke-width="9"
-                onclick={() => (curve = i)}
-              />
-            {:else}
-              <path
-                d="M{line.map((p) => `${p.x * scale} ${p.y * scale}`).join('L')}"
-                class="pointer-events-none fill-none stroke-buoy"
-                stroke-width="1"
-                stroke-dasharray="5 4"
-              />
-            {/if}
-          {/each}
-          {#each figures as f, i (i)}
-            <text
-              x={f.at.x * scale}
-              y={f.at.y * scale + 5}
-              text-anchor="middle"
-              class="pointer-events-none fill-paper stroke-ink/70 font-serif text-[16px] italic [paint-order:stroke]"
-              stroke-width="2">{fixed(f.film!, 1)}</text
+  <div class="relative min-h-56 grow" bind:clientWidth={view.width} bind:clientHeight={view.height}>
+    {#if view.width > 0}
+      <svg class="absolute inset-0" width={view.width} height={view.height} role="group" aria-label="Chart of {plan.piece.name}">
+        <Rulers {view} width={plan.bounds.width} height={plan.bounds.height} {unit} />
+        <svg x={view.plot.left - 10} y={view.plot.top - 10} width={view.plot.width + 20} height={view.plot.height + 20} overflow="hidden">
+          <g transform="translate({view.origin.x + 10} {view.origin.y + 10})" bind:this={board}>
+            <!-- coats and cups choose the same parts from the keyboard, and buttons zoom -->
+            <!-- svelte-ignore a11y_no_static_element_interactions -->
+            <g
+              class={view.zoomed ? 'cursor-move touch-none' : ''}
+              onpointerdown={down}
+              onpointermove={move}
+              onpointerup={up}
+              onpointercancel={up}
+              ondblclick={addPoint}
+              {@attach wheeled}
             >
-          {/each}
-          <Handles {editor} {curve} name={curveName(curve)} {scale} {toBoard} onheld={(h) => (held = h)} />
-        </g>
+              <rect
+                x={-view.origin.x - 10}
+                y={-view.origin.y - 10}
+                width={view.plot.width + 20}
+                height={view.plot.height + 20}
+                class="fill-transparent"
+              />
+              <g transform="scale({view.scale})"><BoardDrawing {plan} /></g>
+            </g>
+            {#each marked as region, i (i)}
+              <path
+                d={region.rings.map((ring) => `M${scaled(ring)}Z`).join('')}
+                class="pointer-events-none fill-none stroke-buoy/60"
+                stroke-width="1.500"
+              />
+            {/each}
+            {#each lines as line (line.key)}
+              {#if line.key !== drawing.line}
+                <!-- the keyboard chooses a curve by the buttons below the chart -->
+                <!-- svelte-ignore a11y_no_static_element_interactions, a11y_click_events_have_key_events -->
+                <path
+                  d="M{scaled(line.smooth)}{line.closed ? 'Z' : ''}"
+                  class="cursor-pointer fill-none {/^(breaker|bare)/.test(line.key)
+                    ? 'stroke-paper'
+                    : 'stroke-transparent hover:stroke-paper/60'}"
+                  stroke-width={/^(breaker|bare)/.test(line.key) ? 1.5 : 9}
+                  stroke-dasharray={/^(breaker|bare)/.test(line.key) ? '6 4' : undefined}
+                  onclick={() => drawing.choose(line.key)}
+                />
+              {:else}
+                <path
+                  d="M{scaled(line.smooth)}{line.closed ? 'Z' : ''}"
+                  class="pointer-events-none fill-none stroke-buoy"
+                  stroke-width="1"
+                  stroke-dasharray="5 4"
+                />
+              {/if}
+            {/each}
+            {#each figures as f, i (i)}
+              <text
+                x={f.at.x * view.scale}
+                y={f.at.y * view.scale + 5}
+                text-anchor="middle"
+                class="pointer-events-none fill-paper stroke-ink/70 font-serif text-[16px] italic [paint-order:stroke]"
+                stroke-width="2">{fixed(f.film, 1)}</text
+              >
+            {/each}
+            <CutLine {plan} {drawing} scale={view.scale} {toBoard} />
+            <Dressings {editor} {drawing} scale={view.scale} {toBoard} />
+            <Handles
+              {editor}
+              {drawing}
+              name={lineName(drawing.line, names, plan.piece)}
+              scale={view.scale}
+              {toBoard}
+              onheld={(h) => (held = h)}
+            />
+          </g>
+        </svg>
       </svg>
     {/if}
   </div>
-  <div
-    class="flex shrink-0 flex-wrap items-center gap-1 border-t border-rule px-3 py-1.5 text-[13px]"
-    role="group"
-    aria-label="Curve to move"
-  >
-    <span class="text-soft">Move the</span>
-    {#each curves as _, i (i)}
-      <button
-        type="button"
-        class="rounded-sheet border px-2 py-0.5 {i === curve ? 'border-buoy font-bold' : 'border-line'}"
-        aria-pressed={i === curve}
-        aria-label={curveName(i)}
-        onclick={() => (curve = i)}
-      >
-        {i === 0 ? 'shoreline' : names[i]}
-      </button>
-      {#if i === 0 && curves.length > 1}<span class="text-soft">or the edge of</span>{/if}
-    {/each}
-    {#if held}<p class="basis-full text-warn" role="status">
-        A curve stays on the board: 0 to {writeLength(plan.bounds.height, unit)} down.
-      </p>{/if}
-  </div>
-  <dl class="flex shrink-0 flex-wrap border-t border-rule">
-    {#each shares as share, i (i)}
-      <div class="min-w-18 grow basis-0 border-l border-rule px-2 py-1.5 first:border-l-0">
-        <dt class="text-[13px] whitespace-nowrap">{share.name}</dt>
-        <dd class="text-[15px]">{plain((100 * share.area) / plan.area, 0)} %</dd>
-        <dd class="text-[13px] whitespace-nowrap text-soft">{plain(share.area / 100, 0)} cm²</dd>
-      </div>
-    {/each}
-    <div class="min-w-18 grow basis-0 border-l border-rule px-2 py-1.5 first:border-l-0">
-      <dt class="text-[13px] whitespace-nowrap">Shoreline</dt>
-      <dd class="text-[15px] whitespace-nowrap">{fixed(plan.cut.shoreLength / 1000, 2)} m</dd>
-      <dd class="text-[13px] whitespace-nowrap text-soft">rim {fixed(plan.rim / 1000, 2)} m</dd>
-    </div>
-  </dl>
-  <div class="shrink-0"><Findings {findings} /></div>
+  <Tools {editor} {plan} {drawing} {names} />
+  {#if held}<p class="shrink-0 px-3 pb-1 text-[13px] text-warn" role="status">
+      A curve stays on the board: 0 to {writeLength(plan.bounds.height, unit)} down, 0 to {writeLength(plan.bounds.width, unit)} across.
+    </p>{/if}
+  <div class="max-h-40 shrink-0 overflow-y-auto"><Findings {findings} /></div>
 </Sheet>

@@ -1,26 +1,33 @@
 <script lang="ts">
   import type { Finding } from '#core/advice';
   import { smallestWeighable } from '#core/mix';
-  import type { Batch, PiecePlan, PourPlan } from '#core/plan';
-  import { fixed, inUnit, plain, volume, volumeDigits, writeShare, writeVolume } from '#core/units';
+  import type { Batch, Cup, PiecePlan, PourPlan } from '#core/plan';
+  import { fixed, inUnit, plain, volume, volumeDigits, writeShare, writeSpan, writeTemperature, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { writeDoses } from '$lib/ui/doses';
   import Findings from '$lib/ui/Findings.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import CupDetail from './CupDetail.svelte';
+  import type { Drawing } from './drawing.svelte';
   import type { PieceEditor } from './editor.svelte';
 
   /** The cups of one pour, batch by batch: what to mix and what goes into each. A row opens to where its amount comes from. */
   interface Props {
     editor: PieceEditor;
     plan: PiecePlan;
+    drawing: Drawing;
     pour: PourPlan | undefined;
     number: number;
     findings: Finding[];
+    /** A cup was opened: its coat is chosen too. */
+    onselect: (coatId: string) => void;
   }
-  let { editor, plan, pour, number, findings }: Props = $props();
+  let { editor, plan, drawing, pour, number, findings, onselect }: Props = $props();
 
-  let opened = $state<string>();
+  function toggle(cup: Cup) {
+    drawing.cup = drawing.cup === cup.key ? undefined : cup.key;
+    if (drawing.cup) onselect(cup.coatId);
+  }
   const settings = $derived(shared.settings!);
   const unit = $derived(settings.volume);
   const amount = (ml: number): string => {
@@ -52,15 +59,10 @@
         {#each pour.batches as batch (batch.resin.id)}
           <tbody>
             {#each batch.cups as cup (cup.key)}
-              {@const open = opened === cup.key}
+              {@const open = drawing.cup === cup.key}
               <tr class="border-t border-rule text-right align-top [&>td]:px-1 [&>td]:py-[3px]">
                 <th scope="row" class="pl-3 text-left font-normal whitespace-nowrap">
-                  <button
-                    type="button"
-                    class="flex items-center gap-2 py-[3px] text-left"
-                    aria-expanded={open}
-                    onclick={() => (opened = open ? undefined : cup.key)}
-                  >
+                  <button type="button" class="flex items-center gap-2 py-[3px] text-left" aria-expanded={open} onclick={() => toggle(cup)}>
                     <span class="h-4 w-5 shrink-0 rounded-[2px] border border-line" style:background-color={cup.colour ?? 'transparent'}
                     ></span>
                     <span
@@ -104,5 +106,15 @@
       </p>
     {/each}
     <Findings {findings} />
+    {#each pour?.batches ?? [] as batch (batch.resin.id)}
+      {@const w = batch.windows}
+      <p class="border-t border-rule px-3 py-2 text-[13px] text-soft">
+        {batch.resin.name}: pour within {plain(w.heatUntil, 0)} min of mixing at {writeTemperature(plan.means.roomC, settings.temperature)}.
+        {#if pour?.coats.some((c) => c.coat.kind === 'wave') && w.white.until > w.white.from}White is ready at {writeSpan(
+            w.white.from,
+            w.white.until,
+          )}.{/if}
+      </p>
+    {/each}
   </div>
 </Sheet>

@@ -1,13 +1,18 @@
 <script lang="ts">
-  import { curvesOf, withPoint, type Point } from '#core/document';
+  import { withPoint, withPointAdded, withoutPoint, type Point } from '#core/document';
   import { writeLength } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
+  import { lineOfKey, type Drawing } from './drawing.svelte';
   import type { PieceEditor } from './editor.svelte';
+  import { between } from './places';
 
-  /** The points of the chosen curve, to drag by mouse or finger, or to nudge: arrows 1 mm, with shift 10 mm. */
+  /**
+   * The points of the chosen curve, to drag by mouse or finger, or to nudge: arrows 1 mm, with shift 10 mm. Insert puts a
+   * point after one, Delete takes it off.
+   */
   interface Props {
     editor: PieceEditor;
-    curve: number;
+    drawing: Drawing;
     name: string;
     scale: number;
     /** A point on the screen, in mm on the board. */
@@ -15,19 +20,25 @@
     /** Told whether a point was held back at the board's edge. */
     onheld: (held: boolean) => void;
   }
-  let { editor, curve, name, scale, toBoard, onheld }: Props = $props();
+  let { editor, drawing, name, scale, toBoard, onheld }: Props = $props();
 
-  const points = $derived(editor.piece ? (curvesOf(editor.piece)[curve] ?? []) : []);
+  const line = $derived(editor.piece && lineOfKey(editor.piece, drawing.line));
+  const points = $derived(line?.points ?? []);
   const unit = $derived(shared.settings?.length ?? 'mm');
   let grab: { index: number; dx: number; dy: number; to?: Point } | undefined;
 
-  const label = $derived(`Move ${curve === 0 ? 'the shoreline' : `the ${name}`}`);
-  const isHeld = (to: Point): boolean => to.y < 0 || to.y > (editor.plan?.bounds.height ?? 0);
+  const label = $derived(`Move ${drawing.line === 'shoreline' ? 'the shoreline' : `the ${name.toLowerCase()}`}`);
+  const isHeld = (to: Point): boolean => {
+    const { width = 0, height = 0 } = editor.plan?.bounds ?? {};
+    return to.y < 0 || to.y > height || to.x < 0 || to.x > width;
+  };
 
   function down(event: PointerEvent, index: number) {
     if (event.button !== 0) return;
+    event.stopPropagation();
     const at = toBoard(event);
     const point = points[index]!;
+    drawing.choose(drawing.line, index);
     grab = { index, dx: point.x - at.x, dy: point.y - at.y };
     (event.currentTarget as Element).setPointerCapture(event.pointerId);
   }
@@ -35,24 +46,37 @@
   function move(event: PointerEvent) {
     if (!grab) return;
     const at = toBoard(event);
-    const [index, to] = [grab.index, { x: at.x + grab.dx, y: at.y + grab.dy }];
+    const [index, to] = [grab.index, drawing.snapped({ x: at.x + grab.dx, y: at.y + grab.dy })];
     grab.to = to;
     onheld(isHeld(to));
-    editor.preview((piece) => withPoint(piece, curve, index, to));
+    editor.preview((piece) => withPoint(piece, drawing.line, index, to));
   }
 
   function up() {
     const done = grab;
+    const key = drawing.line;
     grab = undefined;
-    if (done?.to) void editor.commit(label, (piece) => withPoint(piece, curve, done.index, done.to!));
+    if (done?.to) void editor.commit(label, (piece) => withPoint(piece, key, done.index, done.to!));
   }
 
   const arrows: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 
   function key(event: KeyboardEvent, index: number) {
+    const curve = drawing.line;
     if (event.key === 'Escape' && grab) {
       grab = undefined;
       editor.drop();
+      return;
+    }
+    if (event.key === 'Insert' && line) {
+      event.preventDefault();
+      const at = between(line, index);
+      void editor.commit('Add a point', (piece) => withPointAdded(piece, curve, at.after, at.place));
+      return;
+    }
+    if (event.key === 'Delete' || event.key === 'Backspace') {
+      event.preventDefault();
+      void editor.commit('Take a point off', (piece) => withoutPoint(piece, curve, index));
       return;
     }
     const arrow = arrows[event.key];
@@ -71,7 +95,9 @@
     cx={point.x * scale}
     cy={point.y * scale}
     r="6.500"
-    class="cursor-grab touch-none fill-sheet stroke-buoy [paint-order:stroke] hover:fill-warnground"
+    class="cursor-grab touch-none stroke-buoy [paint-order:stroke] hover:fill-warnground {drawing.point === i
+      ? 'fill-warnground'
+      : 'fill-sheet'}"
     stroke-width="2.500"
     role="slider"
     tabindex="0"
@@ -85,6 +111,7 @@
     onpointermove={move}
     onpointerup={up}
     onpointercancel={up}
+    onfocus={() => (drawing.point = i)}
     onkeydown={(e) => key(e, i)}
   />
 {/each}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { startingBoard, startingPiece, type BoardAnswers } from '#core/document';
+  import { startingBoard, startingPiece, withSea, type BoardAnswers, type Sea, type StartingSea } from '#core/document';
   import { addPiece } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
@@ -25,11 +25,12 @@
     return `${base}-${n}`;
   }
 
-  async function add(answers: BoardAnswers) {
+  async function add(answers: BoardAnswers, drawn: { start: StartingSea; sea?: Sea }) {
     const { pieces, pours, resins, colourants } = shared;
     if (!pieces || !pours || !resins || !colourants) return;
     const id = idFor(answers.name, [...pieces.map((p) => p.id), ...pours.map((p) => p.pieceId)]);
-    if (await attempt(() => addPiece(startingPiece(id, answers, { resins, colourants })))) await goto(`/pieces/${id}`);
+    const piece = startingPiece(id, answers, { resins, colourants }, drawn.start);
+    if (await attempt(() => addPiece(drawn.sea ? withSea(piece, drawn.sea) : piece))) await goto(`/pieces/${id}`);
   }
 </script>
 

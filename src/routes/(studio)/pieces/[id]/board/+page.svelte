@@ -2,7 +2,9 @@
   import { toast } from 'svelte-sonner';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { withShape, type BoardAnswers, type Piece } from '#core/document';
+  import { limits, withSea, withShape, type BoardAnswers, type Piece, type Sea } from '#core/document';
+  import { length, readWithin, writeLength } from '#core/units';
+  import Field from '$lib/ui/Field.svelte';
   import { readPiece } from '$lib/store/studio';
   import { editPiece, removePiece, undo } from '$lib/store/edits';
   import { Live } from '$lib/store/live.svelte';
@@ -29,19 +31,41 @@
     thickness: p.thickness,
     surface: p.surface,
     edge: p.edge,
+    holes: p.holes,
     ...(p.wallHeight !== undefined && { wallHeight: p.wallHeight }),
+    ...(p.tapeOff && { tapeOff: p.tapeOff }),
+    ...(p.clock && { clock: p.clock }),
+    ...(p.hangerKg !== undefined && { hangerKg: p.hangerKg }),
     resinId: '',
   });
   // both start from what is stored and are kept as typed until the form is sent
   let pourAt = $derived(local(piece?.pourAt));
   let dueOn = $derived(piece?.dueOn ?? '');
 
-  async function save({ resinId: _, ...answers }: BoardAnswers) {
+  let besideId = $derived(piece?.beside?.pieceId ?? '');
+  let gap = $derived(writeLength(piece?.beside?.gap ?? 20, shared.settings?.length ?? 'mm'));
+  const write = (mm: number): string => writeLength(mm, shared.settings?.length ?? 'mm');
+  const readGap = (text: string) => readWithin(length, text, limits.gap, 'A space', write, shared.settings?.length);
+
+  /** What the form decides, so that leaving an answer out takes it off the piece. */
+  const ASKED = ['wallHeight', 'tapeOff', 'clock', 'hangerKg', 'pourAt', 'dueOn', 'beside'] as const;
+
+  async function save({ resinId: _, ...answers }: BoardAnswers, { sea }: { sea?: Sea }) {
     const moment = pourAt ? new Date(pourAt).toISOString() : undefined;
+    const space = readGap(gap);
+    if (besideId && !space.ok) return;
     const stored = await attempt(() =>
       editPiece(id, 'Change the board', (old) => {
-        const { wallHeight: _wall, pourAt: _pour, dueOn: _due, ...rest } = withShape(old, answers.shape);
-        return { ...rest, ...answers, ...(moment && { pourAt: moment }), ...(dueOn && { dueOn }) };
+        const shaped = withShape(old, answers.shape);
+        const kept = { ...(sea ? withSea(shaped, sea) : shaped) };
+        for (const key of ASKED) delete kept[key];
+        return {
+          ...kept,
+          ...answers,
+          ...(moment && { pourAt: moment }),
+          ...(dueOn && { dueOn }),
+          ...(besideId && space.ok && { beside: { pieceId: besideId, gap: space.value } }),
+        };
       }),
     );
     if (stored) await goto(`/pieces/${id}`);
@@ -66,7 +90,14 @@
     {#key piece}
       <BoardForm start={answersOf(piece)} settings={shared.settings} does="Keep" onanswer={save}>
         {#snippet more()}
-          <div class="grid gap-4 sm:grid-cols-2">
+          <div class="grid gap-4 sm:grid-cols-2 xl:grid-cols-4">
+            <label class="block text-[13px] font-semibold"
+              >Hangs to the right of<select class="input mt-0.5 font-normal" bind:value={besideId}
+                ><option value="">nothing: it hangs alone</option
+                >{#each (shared.pieces ?? []).filter((p) => p.id !== id) as p (p.id)}<option value={p.id}>{p.name}</option>{/each}</select
+              ></label
+            >
+            {#if besideId}<Field label="Space between" bind:text={gap} read={readGap} insist />{/if}
             <label class="block text-[13px] font-semibold"
               >Next pour planned for<input type="datetime-local" class="input mt-0.5 font-normal" bind:value={pourAt} /></label
             >

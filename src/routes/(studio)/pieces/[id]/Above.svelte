@@ -1,0 +1,45 @@
+<script lang="ts">
+  import { clearanceOf, type Batch, type PiecePlan, type Step } from '#core/plan';
+  import { plain, writeTemperature } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
+  import Sheet from '$lib/ui/Sheet.svelte';
+  import Tabs from '$lib/ui/Tabs.svelte';
+  import BatchClock from './BatchClock.svelte';
+  import type { Drawing } from './drawing.svelte';
+  import Section from './Section.svelte';
+
+  /** The same pour seen from its side, and on the clock. */
+  interface Props {
+    plan: PiecePlan;
+    drawing: Drawing;
+    batch: Batch | undefined;
+    steps: Step[];
+    selected: string;
+    onselect: (coatId: string, part: number) => void;
+  }
+  let { plan, drawing, batch, steps, selected, onselect }: Props = $props();
+
+  let view = $state<'section' | 'clock'>('section');
+  let section = $state<Section>();
+  const views = [
+    { value: 'section', label: 'Section A–B' },
+    { value: 'clock', label: 'The batch on the clock' },
+  ] as const;
+  const clearance = $derived(clearanceOf(plan));
+  const settings = $derived(shared.settings!);
+</script>
+
+<Sheet title={view === 'section' ? 'Section A–B' : 'The batch on the clock'} class="h-full">
+  {#snippet heading()}<Tabs label="The pour from its side or on the clock" bind:value={view} options={views} />{/snippet}
+  {#snippet aside()}
+    <p class="truncate text-[13px] text-soft">
+      {#if view === 'section'}
+        {section?.says()} · total {plain(clearance.highest, 1)} mm{#if clearance.wallLeft !== undefined}
+          · wall left {plain(clearance.wallLeft, 1)} mm{/if}
+      {:else if batch}{batch.resin.name} at {writeTemperature(plan.means.roomC, settings.temperature)}{/if}
+    </p>
+  {/snippet}
+  {#if view === 'section'}<Section bind:this={section} {plan} {drawing} {selected} {onselect} />
+  {:else if batch}<BatchClock {batch} {steps} white={steps.some((s) => s.kind === 'white')} />
+  {:else}<p class="p-3 text-soft">No coats yet, so no clock.</p>{/if}
+</Sheet>

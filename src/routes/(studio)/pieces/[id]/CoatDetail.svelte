@@ -1,0 +1,182 @@
+<script lang="ts">
+  import {
+    additive,
+    beach,
+    heat,
+    lace,
+    laidOf,
+    laying,
+    limits,
+    lines,
+    order,
+    under,
+    withCoat,
+    withCoatMoved,
+    withCoatTwice,
+    withFilm,
+    withLace,
+    withLines,
+    withoutCoat,
+    type Coat,
+    type Piece,
+  } from '#core/document';
+  import { coverage } from '#core/mix';
+  import type { CoatPlan, PiecePlan } from '#core/plan';
+  import { duration, film, length, plain, readWithin, writeDuration, writeLength } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
+  import LiveField from '$lib/ui/LiveField.svelte';
+  import SchoolField from '$lib/ui/SchoolField.svelte';
+  import CoatPart from './CoatPart.svelte';
+  import type { PieceEditor } from './editor.svelte';
+
+  /** What one coat is planned with: its film or its line, how it is laid, where, and after what. */
+  let { editor, plan, c }: { editor: PieceEditor; plan: PiecePlan; c: CoatPlan } = $props();
+
+  const coat = $derived(c.coat);
+  const settings = $derived(shared.settings!);
+  const mm = (value: number): string => `${plain(value, 2)} mm`;
+  const write = (value: number): string => writeLength(value, settings.length);
+  const readFilm = (text: string) => readWithin(film, text, limits.film, 'A film', mm, 'mm');
+  const readLength = (range: { min: number; max: number }, what: string) => (text: string) =>
+    readWithin(length, text, range, what, write, settings.length);
+  const readMinute = (text: string) => readWithin(duration, text, limits.minute, 'A wait', writeDuration, 'min');
+  const change = (label: string, to: (old: Coat) => Coat) => {
+    const id = coat.id;
+    return editor.commit(label, (p) => withCoat(p, id, to));
+  };
+  const set = <T extends Coat>(label: string, part: Partial<T>) => change(label, (old) => ({ ...old, ...part }) as Coat);
+  const act = (label: string, to: (p: Piece, id: string) => Piece) => {
+    const id = coat.id;
+    return editor.commit(label, (p) => to(p, id));
+  };
+</script>
+
+<div class="flex flex-col gap-1 px-3 pb-2">
+  {#if coat.kind === 'wave'}
+    <LiveField
+      narrow
+      label="lay at"
+      shows={`${plain(coat.layAt, 1)} min`}
+      read={readMinute}
+      value={coat.layAt}
+      commit={(layAt) => set('Change when the white is laid', { layAt })}
+    />
+    <LiveField
+      narrow
+      label="to sea"
+      shows={write(coat.reachSea)}
+      read={readLength(limits.reach, 'A reach')}
+      value={coat.reachSea}
+      commit={(reachSea) => set('Change the reach to sea', { reachSea })}
+    />
+    <LiveField
+      narrow
+      label="up beach"
+      shows={write(coat.reachUp)}
+      read={readLength(limits.reach, 'A reach')}
+      value={coat.reachUp}
+      commit={(reachUp) => set('Change the reach up the beach', { reachUp })}
+    />
+    {#if plan.piece.sea.breakers?.length}
+      <label class="text-[13px] text-soft"
+        >breaks along<select
+          class="input min-h-7!"
+          value={coat.along ?? ''}
+          onchange={(e) => {
+            const along = e.currentTarget.value;
+            void change('Change where the wave breaks', (old) => {
+              const { along: _, ...rest } = old as Extract<Coat, { kind: 'wave' }>;
+              return along ? { ...rest, along } : rest;
+            });
+          }}
+          ><option value="">the shore</option>{#each plan.piece.sea.breakers as b (b.id)}<option value={b.id}>{b.name}</option
+            >{/each}</select
+        ></label
+      >
+    {/if}
+    <SchoolField
+      school={lines}
+      value={(coat.lines ?? 1) > 1 ? 'fine' : 'bold'}
+      onchange={(how) => change('Change the white line', (old) => withLines(old as typeof coat, how))}
+    />
+    <SchoolField school={under} value={coat.under ?? 'barrier'} onchange={(way) => set('Change what is under the white', { under: way })} />
+    <SchoolField
+      school={lace}
+      value={coat.lace ?? 'some'}
+      onchange={(way) => change('Change the lace wanted', (old) => withLace(old as typeof coat, way))}
+    />
+    <SchoolField school={heat} value={coat.heat ?? 'hot air'} onchange={(way) => set('Change the heat', { heat: way })} />
+    <SchoolField school={additive} value={coat.additive ?? 'none'} onchange={(way) => set('Change the additive', { additive: way })} />
+  {:else if coat.kind === 'top'}
+    <LiveField
+      narrow
+      label="cover"
+      shows={mm(coat.cover)}
+      read={readFilm}
+      hint={`over the highest point; ${plain(c.film, 2)} mm on the mean, ${plain(coverage(c.film), 1)} ml/100 cm²`}
+      value={coat.cover}
+      commit={(v) => act('Change the cover of the top', (p, id) => withFilm(p, id, v))}
+    />
+  {:else}
+    <LiveField
+      narrow
+      label="film"
+      shows={mm(coat.film)}
+      read={readFilm}
+      hint={`${plain(coverage(coat.film), 1)} ml/100 cm²`}
+      value={coat.film}
+      commit={(v) => act(`Change the film of ${c.name}`, (p, id) => withFilm(p, id, v))}
+    />
+    {#if coat.kind === 'sand'}
+      <LiveField
+        narrow
+        label="thins out"
+        shows={write(coat.taper ?? 0)}
+        read={readLength(limits.taper, 'A taper')}
+        hint="across the shore, half of it under the sea"
+        value={coat.taper ?? 0}
+        commit={(taper) => set('Change how the sand thins out', { taper })}
+      />
+      <SchoolField school={beach} value={coat.how ?? 'in resin'} onchange={(how) => set('Change how the beach is laid', { how })} />
+    {:else if coat.kind === 'sea'}
+      <LiveField
+        narrow
+        label="bed of clear"
+        shows={mm(coat.bed ?? 0)}
+        read={(t) => readWithin(film, t, { min: 0, max: Math.max(0, coat.film - 0.1) }, 'A bed under this film', mm, 'mm')}
+        hint="its share of the film"
+        value={coat.bed ?? 0}
+        commit={(bed) => set('Change the bed', { bed })}
+      />
+      <SchoolField
+        school={order}
+        value={coat.order ?? 'deep to shore'}
+        onchange={(way) =>
+          change('Change the order of tints', (old) => {
+            const { order: _, ...rest } = old as typeof coat;
+            return way === 'deep to shore' ? rest : { ...rest, order: way };
+          })}
+      />
+    {/if}
+    <SchoolField school={laying} value={laidOf(coat)} onchange={(laid) => set('Change how it is laid', { laid })} />
+  {/if}
+  <CoatPart {editor} {plan} {c} />
+  <div class="-ml-2 flex flex-wrap">
+    <button type="button" class="button button-quiet px-2!" onclick={() => act(`Lay ${c.name} twice`, withCoatTwice)}>Duplicate</button>
+    <button
+      type="button"
+      class="button button-quiet px-2!"
+      disabled={c.number === plan.coats.length}
+      onclick={() => act(`Move ${c.name} up`, (p, id) => withCoatMoved(p, id, c.number))}>Up</button
+    >
+    <button
+      type="button"
+      class="button button-quiet px-2!"
+      disabled={c.number === 1}
+      onclick={() => act(`Move ${c.name} down`, (p, id) => withCoatMoved(p, id, c.number - 2))}>Down</button
+    >
+    <button type="button" class="button button-quiet px-2!" onclick={() => act(`Take off ${c.name}`, withoutCoat)}
+      >Take this coat off</button
+    >
+  </div>
+</div>

@@ -1,0 +1,132 @@
+<script lang="ts">
+  import { limits, overOf, withCoat, type Coat, type Edge, type Over, type Until } from '#core/document';
+  import type { CoatPlan, PiecePlan } from '#core/plan';
+  import { fraction, length, plain, readWithin, writeLength, writeShare } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
+  import LiveField from '$lib/ui/LiveField.svelte';
+  import type { PieceEditor } from './editor.svelte';
+
+  /** Where a coat goes, how it ends at the rim, what it is made of, and what it must wait for. */
+  let { editor, plan, c }: { editor: PieceEditor; plan: PiecePlan; c: CoatPlan } = $props();
+
+  const coat = $derived(c.coat);
+  const over = $derived(overOf(coat));
+  const unit = $derived(shared.settings?.length ?? 'mm');
+  const write = (mm: number): string => writeLength(mm, unit);
+  const parts: { value: Over['kind']; label: string; starts: Over }[] = [
+    { value: 'whole', label: 'the whole board', starts: { kind: 'whole' } },
+    { value: 'sea', label: 'the sea', starts: { kind: 'sea' } },
+    { value: 'beach', label: 'the beach', starts: { kind: 'beach' } },
+    { value: 'deep', label: 'from the deep side', starts: { kind: 'deep', share: 0.5 } },
+    { value: 'strip', label: 'a strip off the shore', starts: { kind: 'strip', from: 0, to: 60 } },
+  ];
+  const edges: Edge[] = ['run over', 'taped', 'dammed', 'wall'];
+  const lower = $derived(plan.coats.slice(0, c.number - 1));
+  const words: Record<Until, string> = { tacky: 'no longer runs', recoat: 'opens for a coat', hard: 'is hard' };
+
+  const change = (label: string, to: (old: Coat) => Coat) => {
+    const id = coat.id;
+    return editor.commit(label, (p) => withCoat(p, id, to));
+  };
+  const setOver = (next: Over) => change(`Change where ${c.name} goes`, (old) => ({ ...old, over: next }));
+
+  function wait(value: string) {
+    void change(`Change what ${c.name} waits for`, (old) => {
+      const { waits: _, ...rest } = old;
+      if (value === 'same') return { ...rest, samePour: true } as Coat;
+      if (value === 'window') return { ...rest, samePour: false } as Coat;
+      const [coatId, until] = value.split('|');
+      return { ...rest, samePour: false, waits: { coatId, until } } as Coat;
+    });
+  }
+</script>
+
+<div class="flex flex-col gap-1 text-[13px]">
+  {#if coat.kind !== 'wave'}
+    <label class="text-soft"
+      >over<select
+        class="input min-h-7!"
+        value={over.kind}
+        onchange={(e) => setOver(parts.find((p) => p.value === e.currentTarget.value)!.starts)}
+        >{#each parts as p (p.value)}<option value={p.value}>{p.label}</option>{/each}</select
+      ></label
+    >
+    {#if over.kind === 'deep'}
+      <LiveField
+        narrow
+        label="as far as"
+        value={over.share}
+        shows={writeShare(over.share)}
+        read={(t) => readWithin(fraction, t, { min: 0.05, max: 1 }, 'A share', writeShare, '%')}
+        commit={(share) => setOver({ kind: 'deep', share })}
+      />
+    {:else if over.kind === 'strip'}
+      <LiveField
+        narrow
+        label="from"
+        value={over.from}
+        shows={write(over.from)}
+        read={(t) => readWithin(length, t, { min: 0, max: over.to - 1 }, 'Its near side', write, unit)}
+        commit={(from) => setOver({ ...over, from })}
+      />
+      <LiveField
+        narrow
+        label="to"
+        value={over.to}
+        shows={write(over.to)}
+        read={(t) => readWithin(length, t, { min: over.from + 1, max: limits.strip.max }, 'Its far side', write, unit)}
+        commit={(to) => setOver({ ...over, to })}
+      />
+    {/if}
+    <label class="text-soft"
+      >edge<select
+        class="input min-h-7!"
+        value={coat.edge ?? ''}
+        onchange={(e) => {
+          const edge = e.currentTarget.value as Edge | '';
+          void change(`Change the edge of ${c.name}`, (old) => {
+            const { edge: _, ...rest } = old;
+            return (edge ? { ...rest, edge } : rest) as Coat;
+          });
+        }}
+        ><option value="">as the board: {plan.piece.edge}</option>{#each edges as edge (edge)}<option value={edge}>{edge}</option
+          >{/each}</select
+      ></label
+    >
+    <LiveField
+      narrow
+      label="back from rim"
+      value={coat.inset ?? 0}
+      shows={write(coat.inset ?? 0)}
+      read={(t) => readWithin(length, t, limits.inset, 'A margin', write, unit)}
+      commit={(inset) => change(`Keep ${c.name} back from the rim`, (old) => ({ ...old, inset }))}
+    />
+  {/if}
+  {#if c.number > 1}
+    <label class="text-soft"
+      >waits for<select
+        class="input min-h-7!"
+        value={coat.samePour ? 'same' : coat.waits ? `${coat.waits.coatId}|${coat.waits.until}` : 'window'}
+        onchange={(e) => wait(e.currentTarget.value)}
+        ><option value="same">nothing: the same pour as {c.number - 1}</option><option value="window">the window of {c.number - 1}</option
+        >{#each lower as l (l.coat.id)}{#each Object.entries(words) as [until, word] (until)}<option value="{l.coat.id}|{until}"
+              >{l.number} {l.name.split(',')[0]} {word}</option
+            >{/each}{/each}</select
+      ></label
+    >
+  {/if}
+  {#if plan.means.resins.length > 1}
+    <label class="text-soft"
+      >resin<select
+        class="input min-h-7!"
+        value={coat.resinId}
+        onchange={(e) => {
+          const resinId = e.currentTarget.value;
+          void change(`Change the resin of ${c.name}`, (old) => ({ ...old, resinId }));
+        }}
+        >{#each plan.means.resins as r (r.id)}<option value={r.id}>{r.name}</option>{/each}</select
+      ></label
+    >
+  {/if}
+  <p class="text-soft">{plain(c.area / 100, 0)} cm²</p>
+</div>

@@ -1,0 +1,180 @@
+<script lang="ts">
+  import { sectionColour, sectionOf, type PiecePlan, type SectionLayer } from '#core/plan';
+  import { inUnit, length, plain } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
+  import type { Drawing } from './drawing.svelte';
+
+  /** The cut A–B: board, primer and every coat as thick as it is computed, drawn taller than wide; a coat is chosen by it. */
+  interface Props {
+    plan: PiecePlan;
+    drawing: Drawing;
+    selected: string;
+    onselect: (coatId: string, part: number) => void;
+  }
+  let { plan, drawing, selected, onselect }: Props = $props();
+
+  const [LEFT, RIGHT, TOP, BOARD] = [34, 16, 20, 14];
+  let [width, height] = $state([0, 0]);
+  const unit = $derived(shared.settings?.length ?? 'mm');
+  const cut = $derived(drawing.cutOf(plan));
+  const section = $derived(sectionOf(plan, cut.a, cut.b));
+  const across = $derived(Math.max(1, width - LEFT - RIGHT) / section.length);
+  /** How many times taller than wide: whole, so that it can be said. */
+  const taller = $derived(Math.max(1, Math.floor((height - TOP - BOARD - 24) / Math.max(0.5, section.height + section.primer) / across)));
+  const up = $derived(across * taller);
+  const floor = $derived(TOP + section.height * up);
+  const x = (mm: number): number => LEFT + mm * across;
+  const y = (mm: number): number => floor - mm * up;
+  export const says = (): string => `thickness drawn ${taller}×`;
+
+  /** Neutral tones of what has no tint. */
+  const tones: Partial<Record<SectionLayer['kind'], string>> = {
+    seal: '#dfe9ea',
+    clear: '#e3edee',
+    top: '#e3edee',
+    barrier: '#d3e3e5',
+    wave: '#ffffff',
+    relief: '#b9b2a4',
+    dressing: '#f1ece0',
+  };
+
+  interface Run {
+    layer: SectionLayer;
+    part: number;
+    d: string;
+    fill: string | undefined;
+    /** Where its name stands, and whether there is room. */
+    at: { x: number; y: number; room: boolean };
+  }
+
+  /** A layer as one shape for each stretch of one part, so that tints are told apart. */
+  function runsOf(layer: SectionLayer): Run[] {
+    const runs: Run[] = [];
+    const byPart = layer.kind === 'sea';
+    const n = section.along.length;
+    let from = -1;
+    const thick = (i: number): number => layer.top[i]! - layer.bottom[i]!;
+    for (let i = 0; i <= n; i++) {
+      const here = i < n && thick(i) > 1e-4;
+      const breaks = from >= 0 && (!here || (byPart && section.parts[i] !== section.parts[from]));
+      if (breaks) {
+        const last = here ? i : Math.min(n - 1, i);
+        const steps = Array.from({ length: last - Math.max(0, from - 1) + 1 }, (_, k) => Math.max(0, from - 1) + k).filter(
+          (k) => k >= from || thick(k) < 0.05,
+        );
+        const over = steps.map((k) => `${x(section.along[k]!).toFixed(1)} ${y(layer.top[k]!).toFixed(1)}`);
+        const under = [...steps].reverse().map((k) => `${x(section.along[k]!).toFixed(1)} ${y(layer.bottom[k]!).toFixed(1)}`);
+        const thickest = steps.reduce((best, k) => (thick(k) > thick(best) ? k : best), from);
+        const middle = byPart || thick(Math.floor((from + last) / 2)) > 0.8 * thick(thickest) ? Math.floor((from + last) / 2) : thickest;
+        runs.push({
+          layer,
+          part: section.parts[Math.floor((from + last) / 2)]!,
+          d: `M${over.join('L')}L${under.join('L')}Z`,
+          fill: sectionColour(plan, layer, section.parts[from]!) ?? tones[layer.kind],
+          at: {
+            x: x(section.along[middle]!),
+            y: y((layer.top[middle]! + layer.bottom[middle]!) / 2) + 4,
+            room: thick(middle) * up > 12 && (last - from) * (section.length / n) * across > layer.name.length * 6.5,
+          },
+        });
+        from = here ? i : -1;
+      } else if (here && from < 0) from = i;
+    }
+    return runs;
+  }
+  const runs = $derived(section.layers.flatMap(runsOf));
+  /** One name for each layer, at its widest run. */
+  const labels = $derived(
+    section.layers.flatMap((layer) => {
+      const own = runs.filter((r) => r.layer === layer && r.at.room);
+      return own.length ? [own[Math.floor(own.length / 2)]!] : [];
+    }),
+  );
+  const dark = (fill: string | undefined): boolean => {
+    if (!fill) return false;
+    const [r, g, b] = [1, 3, 5].map((k) => parseInt(fill.slice(k, k + 2), 16));
+    return 0.299 * r! + 0.587 * g! + 0.114 * b! < 140;
+  };
+
+  const every = $derived([10, 20, 25, 50, 100, 200, 250, 500].find((mm) => mm * across > 56) ?? 500);
+  const marks = $derived(Array.from({ length: Math.floor(section.length / every) + 1 }, (_, i) => i * every));
+  const heights = $derived(
+    Array.from({ length: Math.floor(section.height + 1e-6) + 1 }, (_, i) => i).filter((mm) => up > 11 || mm % 2 === 0),
+  );
+  const chosen = $derived(section.layers.filter((l) => l.coatId === selected));
+</script>
+
+<div class="relative min-h-36 grow" bind:clientWidth={width} bind:clientHeight={height}>
+  {#if width > 0}
+    <svg
+      class="absolute inset-0 block text-[11px]"
+      {width}
+      {height}
+      role="group"
+      aria-label="Section from A to B, {plain(section.length, 0)} mm"
+    >
+      <defs
+        ><pattern id="section-board" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(60)"
+          ><rect width="7" height="7" class="fill-ground" /><path d="M0 0V7" class="stroke-line" stroke-width="2" /></pattern
+        ></defs
+      >
+      <text x={LEFT} y="13" text-anchor="middle" class="fill-ink text-[12px] font-bold">A</text>
+      <text x={x(section.length)} y="13" text-anchor="middle" class="fill-ink text-[12px] font-bold">B</text>
+      <text x="8" y="13" class="fill-soft">mm</text>
+      <rect
+        x={LEFT}
+        y={floor + section.primer * up}
+        width={section.length * across}
+        height={BOARD}
+        fill="url(#section-board)"
+        class="stroke-line"
+      />
+      <text x={x(section.length) - 6} y={floor + section.primer * up + 11} text-anchor="end" class="fill-soft">board</text>
+      {#if section.primer > 0}<rect
+          x={LEFT}
+          y={floor}
+          width={section.length * across}
+          height={Math.max(1, section.primer * up)}
+          class="fill-paper stroke-line"
+          stroke-width="0.500"><title>primer, {plain(section.primer, 2)} mm</title></rect
+        >{/if}
+      {#each runs as run, i (i)}
+        <!-- the coats list chooses the same from the keyboard -->
+        <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+        <path
+          d={run.d}
+          fill={run.fill ?? 'url(#section-board)'}
+          class={run.layer.coatId ? 'cursor-pointer' : ''}
+          stroke={run.layer.coatId === selected ? '#B8421C' : '#58647066'}
+          stroke-width={run.layer.coatId === selected ? 1.4 : 0.6}
+          onclick={() => run.layer.coatId && onselect(run.layer.coatId, run.part)}
+          ><title>{run.layer.name}, up to {plain(run.layer.most, 2)} mm here</title></path
+        >
+      {/each}
+      {#each labels as label, i (i)}
+        <text
+          x={label.at.x}
+          y={label.at.y}
+          text-anchor="middle"
+          class="pointer-events-none font-serif text-[13px] italic {dark(label.fill) ? 'fill-paper' : 'fill-ink'}"
+          >{label.layer.name.split(',')[0]!.toLowerCase()}</text
+        >
+      {/each}
+      {#each heights as mm (mm)}
+        <path d="M{LEFT - 5} {y(mm)}h5" class="stroke-soft" />
+        <text x={LEFT - 9} y={y(mm) + 4} text-anchor="end" class="fill-soft">{mm}</text>
+      {/each}
+      {#each marks as mm (mm)}
+        <path d="M{x(mm)} {floor + section.primer * up + BOARD}v4" class="stroke-soft" />
+        <text x={x(mm)} y={floor + section.primer * up + BOARD + 15} text-anchor="middle" class="fill-soft"
+          >{plain(inUnit(length, mm, unit), unit === 'in' ? 1 : 0)}</text
+        >
+      {/each}
+      {#if chosen.length}
+        <text x={(LEFT + width - RIGHT) / 2} y="13" text-anchor="middle" class="fill-soft text-[12px]"
+          >{chosen.map((l) => `${l.name}: up to ${plain(l.most, 2)} mm in this cut`).join(' · ')}</text
+        >
+      {/if}
+    </svg>
+  {/if}
+</div>

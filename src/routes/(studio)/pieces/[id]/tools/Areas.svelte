@@ -1,0 +1,34 @@
+<script lang="ts">
+  import { weightOf, type PiecePlan } from '#core/plan';
+  import { fixed, plain } from '#core/units';
+
+  /** What the drawing measures: the share and area of each part, the shore, the rim, and what the finished piece weighs. */
+  let { plan, names }: { plan: PiecePlan; names: string[] } = $props();
+
+  const shares = $derived([
+    { name: 'Beach', area: plan.cut.beach.area },
+    ...plan.cut.sea.map((region, i) => ({ name: names[i]!, area: region.area })),
+    ...(plan.cut.bare.area > 0 ? [{ name: 'Bare', area: plan.cut.bare.area }] : []),
+  ]);
+  const weight = $derived(weightOf(plan));
+</script>
+
+<dl class="-mx-3 flex flex-wrap">
+  {#each shares as share, i (i)}
+    <div class="min-w-14 grow basis-0 border-l border-rule px-2 first:border-l-0">
+      <dt class="whitespace-nowrap">{share.name}</dt>
+      <dd class="text-[15px]">{plain((100 * share.area) / plan.area, 0)} %</dd>
+      <dd class="whitespace-nowrap text-soft">{plain(share.area / 100, 0)} cm²</dd>
+    </div>
+  {/each}
+  <div class="min-w-14 grow basis-0 border-l border-rule px-2">
+    <dt class="whitespace-nowrap">Shore</dt>
+    <dd class="text-[15px] whitespace-nowrap">{fixed(plan.cut.shoreLength / 1000, 2)} m</dd>
+    <dd class="whitespace-nowrap text-soft">rim {fixed(plan.rim / 1000, 2)} m</dd>
+  </div>
+  <div class="min-w-14 grow basis-0 border-l border-rule px-2">
+    <dt class="whitespace-nowrap">Finished</dt>
+    <dd class="text-[15px] whitespace-nowrap">{fixed(weight.total, 2)} kg</dd>
+    <dd class="whitespace-nowrap text-soft">resin {fixed(weight.resin, 2)}</dd>
+  </div>
+</dl>

@@ -1,0 +1,58 @@
+<script lang="ts">
+  import { startingPiece, type BoardAnswers, type StartingSea } from '#core/document';
+  import { planPiece, weightOf } from '#core/plan';
+  import { edgeAmounts, hoursBefore, workAfter, workBefore } from '#core/prepare';
+  import { fixed, inUnit, length, plain, writeLength } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
+  import Sheet from '$lib/ui/Sheet.svelte';
+  import Thumb from '$lib/ui/Thumb.svelte';
+
+  /** The board as answered so far: drawn to scale, measured, and the work it asks for before and after its resin. */
+  let { answers, says, sea = 'open shore' }: { answers: BoardAnswers | undefined; says: string | undefined; sea?: StartingSea } = $props();
+
+  const means = $derived(shared.means);
+  /** The last board that could be read stays on show while something is being typed. */
+  let last = $state.raw<BoardAnswers>();
+  $effect(() => {
+    if (answers) last = answers;
+  });
+  const shown = $derived(answers ?? last);
+  const piece = $derived(
+    shown && means ? startingPiece('preview', { ...shown, resinId: shown.resinId || means.resins[0]!.id }, means, sea) : undefined,
+  );
+  const plan = $derived(piece && means && means.resins.length ? planPiece(piece, means) : undefined);
+  const unit = $derived(shared.settings?.length ?? 'mm');
+  const hours = (h: number): string => (h < 1 ? `${plain(h * 60, 0)} min` : `${plain(h, 1)} h`);
+</script>
+
+<Sheet
+  title="This board"
+  aside={says ?? (plan ? `${writeLength(plan.bounds.width, unit)} × ${writeLength(plan.bounds.height, unit)}` : '')}
+>
+  {#if plan && piece && means}
+    <div class="p-3"><Thumb {plan} class="mx-auto h-44 w-full" /></div>
+    <dl class="flex border-t border-rule text-[13px]">
+      {#each [['Face', `${plain(plan.area / 100, 0)} cm²`], ['Rim', `${plain(inUnit(length, plan.rim, unit), unit === 'mm' ? 0 : 1)} ${unit}`], ['Finished', `${fixed(weightOf(plan).total, 2)} kg`]] as [name, value] (name)}
+        <div class="grow basis-0 border-l border-rule px-3 py-1.5 first:border-l-0">
+          <dt>{name}</dt>
+          <dd class="text-[15px]">{value}</dd>
+        </div>
+      {/each}
+    </dl>
+    <div class="border-t border-rule px-3 py-2 text-[13px]">
+      <h3 class="font-bold">Before the resin, {hours(hoursBefore(piece, means.method))}</h3>
+      <ol class="mt-1 flex list-decimal flex-col gap-1 pl-5">
+        {#each workBefore(piece, means.method) as w (w.does)}
+          <li>{w.does} <span class="text-soft">{w.why} {hours(w.hours)}.{w.caution ? ` ${w.caution}` : ''}</span></li>
+        {/each}
+      </ol>
+      <h3 class="mt-3 font-bold">After the last coat</h3>
+      <ol class="mt-1 flex list-decimal flex-col gap-1 pl-5">
+        {#each workAfter(piece, means.method) as w (w.does)}
+          <li>{w.does} <span class="text-soft">{w.why}{w.caution ? ` ${w.caution}` : ''}</span></li>
+        {/each}
+      </ol>
+      <p class="mt-3 text-soft">{edgeAmounts(piece)}</p>
+    </div>
+  {:else}<p class="p-3 text-soft">It is drawn here once its measures can be read.</p>{/if}
+</Sheet>

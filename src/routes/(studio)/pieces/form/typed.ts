@@ -1,0 +1,236 @@
+import {
+  boxOf,
+  limits,
+  shapeProblem,
+  type BoardAnswers,
+  type Edge,
+  type Ground,
+  type Hole,
+  type Material,
+  type Outline,
+  type Primer,
+  type Settings,
+  type Shape,
+  type Underside,
+  type Use,
+} from '#core/document';
+import { fraction, length, mass, plain, readWithin, writeLength, type Reading } from '#core/units';
+
+/** What is typed about a board, as it is typed; nothing of it is lost while some of it cannot be read. */
+export interface Typed {
+  name: string;
+  count: string;
+  use: Use;
+  kind: Shape['kind'] | 'clock';
+  width: string;
+  height: string;
+  corner: string;
+  handleLength: string;
+  handleWidth: string;
+  seed: string;
+  uneven: string;
+  outline?: Outline;
+  clockHole: string;
+  clockShaft: string;
+  clockDial: string;
+  thickness: string;
+  material: Material;
+  doubled: boolean;
+  primer: Primer;
+  primerCoats: string;
+  relief: boolean;
+  reliefHeight: string;
+  reliefShare: string;
+  ground: Ground | 'none';
+  underside: Underside;
+  edge: Edge;
+  wallHeight: string;
+  tapeOff: 'while soft' | 'after hardening';
+  hanger: string;
+  holes: { x: string; y: string; diameter: string; kept: 'taped' | 'open' | 'filled' }[];
+  resinId: string;
+}
+
+/** The fields of a board as they are first shown. */
+export function typedFrom(start: BoardAnswers, unit: Settings['length']): Typed {
+  const write = (mm: number): string => writeLength(mm, unit);
+  const { shape, surface, clock } = start;
+  const [width, height] = boxOf(shape);
+  return {
+    name: start.name,
+    count: String(start.count),
+    use: start.use,
+    kind: clock && shape.kind === 'round' ? 'clock' : shape.kind,
+    width: write(width),
+    height: write(height),
+    corner: write('corner' in shape ? (shape.corner ?? 0) : 0),
+    handleLength: write(shape.kind === 'plank' ? shape.handle.length : 120),
+    handleWidth: write(shape.kind === 'plank' ? shape.handle.width : 55),
+    seed: String(shape.kind === 'slice' ? shape.seed : 1),
+    uneven: `${plain(shape.kind === 'slice' ? shape.uneven * 100 : 6, 1)} %`,
+    ...(shape.kind === 'outline' && { outline: shape }),
+    clockHole: write(clock?.hole ?? 10),
+    clockShaft: write(clock?.shaft ?? 24),
+    clockDial: write(clock?.dial ?? 110),
+    thickness: write(start.thickness),
+    material: surface.material,
+    doubled: surface.doubled ?? false,
+    primer: surface.primer,
+    primerCoats: String(surface.primerCoats || 3),
+    relief: Boolean(surface.relief),
+    reliefHeight: write(surface.relief?.height ?? 3),
+    reliefShare: `${plain((surface.relief?.share ?? 0.3) * 100, 0)} %`,
+    ground: surface.ground ?? 'none',
+    underside: surface.underside ?? 'none',
+    edge: start.edge,
+    wallHeight: write(start.wallHeight ?? 12),
+    tapeOff: start.tapeOff ?? 'after hardening',
+    hanger: start.hangerKg === undefined ? '' : `${plain(start.hangerKg, 1)} kg`,
+    holes: (start.holes ?? []).map((h) => ({
+      x: write(h.x),
+      y: write(h.y),
+      diameter: write(h.diameter),
+      kept: h.filled ? 'filled' : h.taped ? 'taped' : 'open',
+    })),
+    resinId: start.resinId,
+  };
+}
+
+/** How each field of a board is read, in the studio's unit. */
+export function readersOf(unit: Settings['length']) {
+  const write = (mm: number): string => writeLength(mm, unit);
+  const mm = (range: { min: number; max: number }, what: string) => (text: string) => readWithin(length, text, range, what, write, unit);
+  const share = (range: { min: number; max: number }, what: string) => (text: string) =>
+    readWithin(fraction, text, range, what, (v) => `${plain(v * 100, 1)} %`, '%');
+  const whole =
+    (range: { min: number; max: number }) =>
+    (text: string): Reading => {
+      const n = Number(text.trim());
+      return text.trim() && Number.isInteger(n) && n >= range.min && n <= range.max
+        ? { ok: true, value: n }
+        : { ok: false, says: `Give a whole number from ${range.min} to ${range.max}.` };
+    };
+  return {
+    name: (text: string): Reading =>
+      text.trim() && text.trim().length <= 80
+        ? { ok: true, value: 0 }
+        : { ok: false, says: 'Give the piece a name of up to 80 letters, as in “Kelp Cove I”.' },
+    count: whole(limits.count),
+    width: mm(limits.side, 'A side'),
+    height: mm(limits.side, 'A side'),
+    corner: mm(limits.corner, 'A corner'),
+    handleLength: mm(limits.side, 'A handle'),
+    handleWidth: mm(limits.side, 'A handle'),
+    seed: whole({ min: 0, max: 999999 }),
+    uneven: share(limits.uneven, 'A rim'),
+    clockHole: mm(limits.shaft, 'A hole'),
+    clockShaft: mm(limits.shaft, 'A thread'),
+    clockDial: mm(limits.side, 'A dial'),
+    thickness: mm(limits.thickness, 'A thickness'),
+    primerCoats: whole({ min: 1, max: 9 }),
+    reliefHeight: mm(limits.relief, 'A texture'),
+    reliefShare: share({ min: 0, max: 1 }, 'A share'),
+    wallHeight: mm(limits.wall, 'A wall'),
+    hanger: (text: string): Reading =>
+      text.trim() === ''
+        ? { ok: true, value: 0 }
+        : readWithin(
+            mass,
+            text,
+            { min: limits.hanger.min * 1000, max: limits.hanger.max * 1000 },
+            'A hanger',
+            (g) => `${plain(g / 1000, 1)} kg`,
+            'kg',
+          ),
+    place: mm(limits.place, 'A place'),
+    diameter: mm(limits.hole, 'A hole'),
+  };
+}
+export type Readers = ReturnType<typeof readersOf>;
+
+export const primed = (t: Typed): boolean => t.primer === 'gesso' || t.primer === 'paint' || t.primer === 'clear sealer';
+
+export type BoardReading = { ok: true; answers: BoardAnswers } | { ok: false; says: string };
+
+class Unread extends Error {}
+
+/** Reads all that was typed, or says the first thing that is not right. */
+export function readBoard(t: Typed, read: Readers): BoardReading {
+  const value = (key: keyof Readers, text: string): number => {
+    const reading = read[key](text);
+    if (!reading.ok) throw new Unread(reading.says);
+    return reading.value;
+  };
+  const shapeOf = (): Shape => {
+    if (t.kind === 'outline') {
+      if (!t.outline) throw new Unread('Open an SVG file with the outline first.');
+      return t.outline;
+    }
+    const width = value('width', t.width);
+    if (t.kind === 'round' || t.kind === 'clock') return { kind: 'round', diameter: width };
+    const sides = { width, height: value('height', t.height) };
+    switch (t.kind) {
+      case 'rectangle':
+      case 'plank': {
+        const corner = value('corner', t.corner);
+        const rounded = { ...sides, ...(corner > 0 && { corner }) };
+        return t.kind === 'rectangle'
+          ? { kind: 'rectangle', ...rounded }
+          : {
+              kind: 'plank',
+              ...rounded,
+              handle: { length: value('handleLength', t.handleLength), width: value('handleWidth', t.handleWidth) },
+            };
+      }
+      case 'slice':
+        return { kind: 'slice', ...sides, seed: value('seed', t.seed), uneven: value('uneven', t.uneven) };
+      default:
+        return { kind: t.kind, ...sides };
+    }
+  };
+  try {
+    value('name', t.name);
+    const shape = shapeOf();
+    const problem = shapeProblem(shape);
+    if (problem) throw new Unread(problem);
+    const holes = t.holes.map((h): Hole => ({
+      x: value('place', h.x),
+      y: value('place', h.y),
+      diameter: value('diameter', h.diameter),
+      ...(h.kept === 'taped' && { taped: true }),
+      ...(h.kept === 'filled' && { filled: true }),
+    }));
+    const hanger = value('hanger', t.hanger);
+    return {
+      ok: true,
+      answers: {
+        name: t.name.trim(),
+        count: value('count', t.count),
+        use: t.use,
+        shape,
+        holes,
+        thickness: value('thickness', t.thickness),
+        surface: {
+          material: t.material,
+          primer: t.primer,
+          primerCoats: primed(t) ? value('primerCoats', t.primerCoats) : 0,
+          ...(t.doubled && { doubled: true }),
+          ...(t.relief && { relief: { height: value('reliefHeight', t.reliefHeight), share: value('reliefShare', t.reliefShare) } }),
+          ...(t.ground !== 'none' && { ground: t.ground }),
+          ...(t.underside !== 'none' && { underside: t.underside }),
+        },
+        edge: t.edge,
+        ...(t.edge === 'wall' && { wallHeight: value('wallHeight', t.wallHeight) }),
+        ...(t.edge === 'taped' && { tapeOff: t.tapeOff }),
+        ...(t.kind === 'clock' && {
+          clock: { hole: value('clockHole', t.clockHole), shaft: value('clockShaft', t.clockShaft), dial: value('clockDial', t.clockDial) },
+        }),
+        ...(hanger > 0 && { hangerKg: hanger / 1000 }),
+        resinId: t.resinId,
+      },
+    };
+  } catch (error) {
+    if (error instanceof Unread) return { ok: false, says: error.message };
+    throw error;
+  }
+}
