@@ -31,6 +31,8 @@ export interface Laying {
   places: Int32Array;
   /** Where its surface lies, if it levels itself, mm. */
   level?: number;
+  /** How much a spread film was lifted by what floats in it, mm. */
+  rise?: number;
 }
 
 export interface BuildUp {
@@ -159,9 +161,43 @@ function distancesFromShore({ piece, cut }: Site, field: Field): () => Float64Ar
   return () => (found ??= distancesTo(field, cut.shore, Math.max(0, ...reach)));
 }
 
+/** A wet film: what lay below it, and how much it has risen by what floats in it where it follows its ground, mm. */
+interface Wet {
+  laying: Laying;
+  ground: Float64Array;
+  rise: number;
+}
+
 /**
- * Builds a board up coat by coat. A spread film follows the ground, sand thins out across the shore, a wave stands as a
- * low cap over its reach, and what is poured fills low places first.
+ * A wave laid in a wet film does not stand on it: the film levels within a minute or so (rate ρgh³k²/3μ, near 0.05 a second
+ * for 1.75 mm, 1.5 Pa·s and a decimetre), so the wave floats in its surface and what it displaces lifts the film.
+ * @param settle whether the film's new level is to be found; along a line it is known from the whole board
+ */
+function floatOn(wet: Wet, cap: Float64Array, surface: Float64Array, before: Float64Array, settle: boolean): void {
+  const { laying, ground } = wet;
+  const { places, thickness } = laying;
+  let volume = 0;
+  for (const i of places) volume += cap[i]!;
+  if (!places.length || volume === 0) return;
+  /** Depth of the film with all that floats in it, before this wave. */
+  const depth = (i: number): number => before[i]! - ground[i]!;
+  if (settle && laying.level !== undefined) {
+    for (const i of places) volume += Math.max(0, depth(i));
+    laying.level = levelOf(ground, places, volume / places.length);
+  } else if (settle) wet.rise += volume / places.length;
+  const lift = settle && laying.level === undefined ? volume / places.length : 0;
+  for (const i of places) {
+    const whole = settle && laying.level !== undefined ? Math.max(0, laying.level - ground[i]!) : depth(i) + lift;
+    const other = depth(i) - thickness[i]!;
+    thickness[i] = Math.max(0, whole - other - cap[i]!);
+    surface[i] = ground[i]! + other + thickness[i]! + cap[i]!;
+  }
+  if (laying.level === undefined) laying.rise = wet.rise;
+}
+
+/**
+ * Builds a board up coat by coat. A spread film follows the ground, sand thins out across the shore, a wave is a low
+ * cap over its reach, afloat in the film of its own pour, and what is poured fills low places first.
  * @param levels where poured coats come to rest, by coat; left out, they are found over this field, which must then be
  *               a grid over the whole board
  */
@@ -205,20 +241,27 @@ export function buildUp(site: Site, field: Field, levels?: Map<string, number>):
     });
   dress(-1);
   const fromShore = distancesFromShore(site, field);
+  /** The film of this pour that is still wet. */
+  let wet: Wet | undefined;
   piece.coats.forEach((coat, index) => {
     const places = placesOf(coat);
+    if (!coat.samePour) wet = undefined;
+    const ground = coat.kind === 'wave' || coat.kind === 'sand' ? undefined : surface.slice();
     if (coat.kind === 'wave') {
       const { clear, foam } = waveSection(coat, method);
       const width = coat.reachSea + coat.reachUp;
       const middle = coat.along === undefined ? (coat.reachSea - coat.reachUp) / 2 : 0;
       const away = coat.along === undefined ? fromShore() : distancesTo(field, waveOnBoard(cut, piece.sea, coat.along), width / 2);
       const crown = width > 0 ? (1.5 * (clear + foam)) / width : 0;
-      lay(coat, places, (i) => {
+      const cap = (i: number): number => {
         if (away[i] === Infinity || width === 0) return 0;
         const seaward = coat.along === undefined && parts[i] === 0 ? -away[i]! : away[i]!;
         const u = (2 * (seaward - middle)) / width;
         return Math.abs(u) < 1 ? crown * (1 - u * u) : 0;
-      });
+      };
+      const before = surface.slice();
+      lay(coat, places, cap);
+      if (wet) floatOn(wet, layings.at(-1)!.thickness, surface, before, levels === undefined);
     } else if (coat.kind === 'sand' && coat.taper && !coat.over) {
       const { film, taper } = coat;
       const away = fromShore();
@@ -231,6 +274,17 @@ export function buildUp(site: Site, field: Field, levels?: Map<string, number>):
     else {
       const level = levels?.get(coat.id) ?? restOf(coat as FilmedCoat | TopCoat, surface, places, proud);
       lay(coat, places, (i) => Math.max(0, level - surface[i]!), level);
+    }
+    if (ground) {
+      const laying = layings.at(-1)!;
+      // along a line the rise is known from the whole board
+      const rise = laying.level === undefined ? (levels?.get(coat.id) ?? 0) : 0;
+      if (rise > 0)
+        for (const i of places) {
+          laying.thickness[i]! += rise;
+          surface[i]! += rise;
+        }
+      wet = { laying, ground, rise };
     }
     dress(index);
   });
@@ -265,8 +319,13 @@ export function meanFilm({ layings }: BuildUp, coat: Coat): number {
   return sum / laying.places.length;
 }
 
-/** Levels of all that was poured, for reading the same build-up along a line. */
+/** Levels of all that was poured, and the rise of what was spread, for reading the same build-up along a line. */
 export const levelsOf = ({ layings }: BuildUp): Map<string, number> =>
-  new Map(layings.flatMap(({ of, level }) => (of === 'relief' || level === undefined ? [] : [[of.id, level] as const])));
+  new Map(
+    layings.flatMap(({ of, level, rise }) => {
+      const known = level ?? rise;
+      return of === 'relief' || known === undefined ? [] : [[of.id, known] as const];
+    }),
+  );
 
 export const lineField = (a: Point, b: Point, n: number): Field => alongLine(a, b, n);

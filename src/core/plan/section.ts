@@ -103,7 +103,7 @@ export function clearanceOf(plan: PiecePlan): Clearance {
 /** Colour of a coat in the cut over a part, where its own cup gives one. */
 export function sectionColour(plan: PiecePlan, layer: SectionLayer, part: number): string | undefined {
   const coat = plan.coats.find((c) => c.coat.id === layer.coatId);
-  if (!coat) return undefined;
+  if (!coat || layer.kind === 'wave' || layer.kind === 'barrier') return undefined;
   if (coat.coat.kind === 'sea') {
     const index = plan.cut.sea.length - part;
     return coat.cups.find((c) => c.key === `${coat.coat.id}/${index}`)?.colour;

@@ -16,9 +16,11 @@
     hint?: string | undefined;
     /** Says the error even before the field was left, after a failed submit. */
     insist?: boolean;
+    /** On a line with its label; `tight` with room for a length. */
     narrow?: boolean;
+    tight?: boolean;
   }
-  let { label, text = $bindable(), read, commit, hint, insist = false, narrow = false, ...rest }: Props = $props();
+  let { label, text = $bindable(), read, commit, hint, insist = false, narrow = false, tight = false, ...rest }: Props = $props();
 
   const id = $props.id();
   let left = $state(false);
@@ -35,7 +37,7 @@
   <label for={id} class={narrow ? 'text-[13px] text-soft' : 'mb-0.5 block text-[13px] font-semibold'}>{label}</label>
   <input
     {id}
-    class="input {narrow ? 'w-32! min-h-7!' : ''}"
+    class="input {narrow ? `${tight ? 'w-21! px-2!' : 'w-32!'} min-h-7!` : ''}"
     bind:value={text}
     onchange={leave}
     aria-invalid={says ? 'true' : undefined}

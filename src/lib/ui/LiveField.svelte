@@ -16,8 +16,9 @@
     commit: (value: number) => Promise<boolean | void>;
     hint?: string | undefined;
     narrow?: boolean;
+    tight?: boolean;
   }
-  let { label, value, shows, read, commit, hint, narrow = false }: Props = $props();
+  let { label, value, shows, read, commit, hint, narrow = false, tight = false }: Props = $props();
 
   let typed = $state<string>();
 
@@ -28,4 +29,4 @@
   }
 </script>
 
-<Field {label} {read} {hint} {narrow} commit={store} bind:text={() => typed ?? shows, (text) => (typed = text)} />
+<Field {label} {read} {hint} {narrow} {tight} commit={store} bind:text={() => typed ?? shows, (text) => (typed = text)} />

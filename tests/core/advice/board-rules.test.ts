@@ -115,9 +115,9 @@ rule('a clear top darkens sand that should stay pale', advice.drySandWetted, 'wa
   coats: dry.coats.map((c) => (c.kind === 'top' ? { ...c, over: { kind: 'sea' as const } } : c)),
 });
 const poured = (film: number): Piece => ({ ...panel, coats: [...panel.coats.slice(0, 3), coat('clear', { film })] });
-rule('a thin poured clear leaves the sand dry', advice.coatLeavesDry, 'warn coat-leaves-dry', poured(0.3), poured(2), {
+rule('a thin poured clear leaves the sand dry', advice.coatLeavesDry, 'warn coat-leaves-dry', poured(0.15), poured(2), {
   ...panel,
-  coats: [...panel.coats.slice(0, 3), coat('clear', { film: 0.3, laid: 'spread' })],
+  coats: [...panel.coats.slice(0, 3), coat('clear', { film: 0.15, laid: 'spread' })],
 });
 rule(
   'silicone and another coat',

@@ -67,7 +67,9 @@
   const marked = $derived.by((): Region[] => {
     const coat = plan.coats.find((c) => c.coat.id === selected);
     if (!coat) return [];
-    const all = [coat.regions.beach, ...coat.regions.sea].filter((r) => r.area > 0);
+    // a coat as wide as the board or its sea needs no mark; what is marked is a part chosen by hand
+    const partly = coat.coat.over !== undefined || Boolean(coat.coat.inset);
+    const all = partly ? [coat.regions.beach, ...coat.regions.sea].filter((r) => r.area > 0) : [];
     const index =
       drawing.cup?.startsWith(`${selected}/`) && coat.coat.kind === 'sea' ? Number(drawing.cup.slice(selected.length + 1)) : NaN;
     const own = Number.isNaN(index) ? undefined : coat.regions.sea[coat.regions.sea.length - 1 - index];
@@ -243,5 +245,5 @@
   {#if held}<p class="shrink-0 px-3 pb-1 text-[13px] text-warn" role="status">
       A curve stays on the board: 0 to {writeLength(plan.bounds.height, unit)} down, 0 to {writeLength(plan.bounds.width, unit)} across.
     </p>{/if}
-  <div class="max-h-40 shrink-0 overflow-y-auto"><Findings {findings} /></div>
+  <div class="max-h-26 shrink-0 overflow-y-auto"><Findings {findings} /></div>
 </Sheet>

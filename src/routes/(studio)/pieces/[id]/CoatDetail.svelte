@@ -55,6 +55,7 @@
   {#if coat.kind === 'wave'}
     <LiveField
       narrow
+      tight
       label="lay at"
       shows={`${plain(coat.layAt, 1)} min`}
       read={readMinute}
@@ -63,6 +64,7 @@
     />
     <LiveField
       narrow
+      tight
       label="to sea"
       shows={write(coat.reachSea)}
       read={readLength(limits.reach, 'A reach')}
@@ -71,6 +73,7 @@
     />
     <LiveField
       narrow
+      tight
       label="up beach"
       shows={write(coat.reachUp)}
       read={readLength(limits.reach, 'A reach')}
@@ -110,6 +113,7 @@
   {:else if coat.kind === 'top'}
     <LiveField
       narrow
+      tight
       label="cover"
       shows={mm(coat.cover)}
       read={readFilm}
@@ -120,6 +124,7 @@
   {:else}
     <LiveField
       narrow
+      tight
       label="film"
       shows={mm(coat.film)}
       read={readFilm}
@@ -130,6 +135,7 @@
     {#if coat.kind === 'sand'}
       <LiveField
         narrow
+        tight
         label="thins out"
         shows={write(coat.taper ?? 0)}
         read={readLength(limits.taper, 'A taper')}
@@ -141,6 +147,7 @@
     {:else if coat.kind === 'sea'}
       <LiveField
         narrow
+        tight
         label="bed of clear"
         shows={mm(coat.bed ?? 0)}
         read={(t) => readWithin(film, t, { min: 0, max: Math.max(0, coat.film - 0.1) }, 'A bed under this film', mm, 'mm')}

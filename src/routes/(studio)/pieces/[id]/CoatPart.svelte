@@ -54,6 +54,7 @@
     {#if over.kind === 'deep'}
       <LiveField
         narrow
+        tight
         label="as far as"
         value={over.share}
         shows={writeShare(over.share)}
@@ -63,6 +64,7 @@
     {:else if over.kind === 'strip'}
       <LiveField
         narrow
+        tight
         label="from"
         value={over.from}
         shows={write(over.from)}
@@ -71,6 +73,7 @@
       />
       <LiveField
         narrow
+        tight
         label="to"
         value={over.to}
         shows={write(over.to)}
@@ -95,6 +98,7 @@
     >
     <LiveField
       narrow
+      tight
       label="back from rim"
       value={coat.inset ?? 0}
       shows={write(coat.inset ?? 0)}

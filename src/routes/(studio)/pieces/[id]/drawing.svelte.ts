@@ -101,8 +101,8 @@ export function lineName(key: string, tints: string[], piece: Piece): string {
 /** The same in a word or two, for a row of buttons. */
 export function lineLabel(key: string, tints: string[], piece: Piece): string {
   const [kind, id, index] = key.split(':');
-  if (kind === 'edge') return tints[Number(id)] ?? `part ${Number(id) + 1}`;
-  if (index !== undefined) return tints[Number(index)] ?? `part ${Number(index) + 1}`;
+  if (kind === 'edge') return tints[Number(id) + 1] ?? `part ${Number(id) + 2}`;
+  if (index !== undefined) return tints[Number(index) + 1] ?? `part ${Number(index) + 2}`;
   return lineName(key, tints, piece).toLowerCase();
 }
 

@@ -71,6 +71,7 @@
     {@const gravel = sea.gravel}
     <LiveField
       narrow
+      tight
       label="gravel from"
       value={gravel.from}
       shows={write(gravel.from)}
@@ -79,6 +80,7 @@
     />
     <LiveField
       narrow
+      tight
       label="to"
       value={gravel.to}
       shows={write(gravel.to)}
@@ -91,6 +93,7 @@
   {#if sea.dry}
     <LiveField
       narrow
+      tight
       label="dry sand from"
       value={sea.dry.from}
       shows={write(sea.dry.from)}

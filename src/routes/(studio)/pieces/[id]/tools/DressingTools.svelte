@@ -48,6 +48,7 @@
       <strong>{chosen.kind}</strong>
       <LiveField
         narrow
+        tight
         label="across"
         value={chosen.size}
         shows={write(chosen.size)}
@@ -56,6 +57,7 @@
       />
       <LiveField
         narrow
+        tight
         label="high"
         value={chosen.height}
         shows={write(chosen.height)}

@@ -65,8 +65,8 @@
   <div class="mt-1.5 flex flex-wrap items-center gap-x-2 gap-y-1">
     <span class="text-soft">Point {index + 1} of {line.points.length}</span>
     {#key `${drawing.line} ${index}`}
-      <LiveField narrow label="across" value={point.x} shows={write(point.x)} read={read(most.width)} commit={(v) => put('x', v)} />
-      <LiveField narrow label="down" value={point.y} shows={write(point.y)} read={read(most.height)} commit={(v) => put('y', v)} />
+      <LiveField narrow tight label="across" value={point.x} shows={write(point.x)} read={read(most.width)} commit={(v) => put('x', v)} />
+      <LiveField narrow tight label="down" value={point.y} shows={write(point.y)} read={read(most.height)} commit={(v) => put('y', v)} />
     {/key}
     <button type="button" class="underline" title="Insert, or a double click on the curve" onclick={add}>Add a point</button>
     <button
