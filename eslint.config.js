@@ -3,7 +3,22 @@ import svelteParser from 'svelte-eslint-parser';
 import ts from 'typescript-eslint';
 
 /** The house reads from the ground up: each core folder may import those before it, and nothing from outside the core. */
-const storeys = ['units', 'document', 'geometry', 'mix', 'cure', 'tint', 'level', 'prepare', 'schedule', 'plan', 'record', 'advice', 'formats', 'report'];
+const storeys = [
+  'units',
+  'document',
+  'geometry',
+  'mix',
+  'cure',
+  'tint',
+  'level',
+  'prepare',
+  'schedule',
+  'plan',
+  'record',
+  'advice',
+  'formats',
+  'report',
+];
 const outside = String.raw`^(\$|svelte|dexie|node:|comlink)`;
 
 const coreEntries = storeys.flatMap((folder, i) => {

@@ -12,6 +12,8 @@ export type Paper = keyof typeof papers;
 export const MARGIN = 12;
 /** How much neighbouring pages show of each other, mm, to glue on. */
 export const OVERLAP = 10;
+/** Room round the board, mm, so that its outline is drawn whole. */
+const ROUND = 2;
 /** Height at the foot of each page for its number and the check bar, mm. */
 export const FOOT = 16;
 
@@ -25,17 +27,26 @@ export interface TemplatePage {
   height: number;
 }
 
-/** Parts of a length in pages of `page` that overlap, none longer than the board needs. */
+/** Where pages of `page` that overlap begin along a length, no more of them than the board and the room round it need. */
 function along(length: number, page: number): number[] {
-  const n = length <= page ? 1 : Math.ceil((length - OVERLAP) / (page - OVERLAP));
-  return Array.from({ length: n }, (_, i) => i * (page - OVERLAP));
+  const whole = length + 2 * ROUND;
+  const n = whole <= page ? 1 : Math.ceil((whole - OVERLAP) / (page - OVERLAP));
+  return Array.from({ length: n }, (_, i) => i * (page - OVERLAP) - ROUND);
 }
 
+/** All pages of a template and the paper they are on, mm, as it is turned. */
+export interface TemplateLayout {
+  pages: TemplatePage[];
+  landscape: boolean;
+  paperWidth: number;
+  paperHeight: number;
+}
+
+/** What a page is called: its row as a letter, its column as a number, A1 at the far left. */
+export const pageName = ({ row, column }: Pick<TemplatePage, 'row' | 'column'>): string => `${String.fromCharCode(65 + row)}${column + 1}`;
+
 /** The pages of a 1 : 1 template, row by row, on whichever way of the paper takes fewer. */
-export function templatePages(
-  { width, height }: Bounds,
-  paper: Paper,
-): { pages: TemplatePage[]; landscape: boolean; paperWidth: number; paperHeight: number } {
+export function templatePages({ width, height }: Bounds, paper: Paper): TemplateLayout {
   const { width: w, height: h } = papers[paper];
   const lay = (paperWidth: number, paperHeight: number, landscape: boolean) => {
     const [pw, ph] = [paperWidth - 2 * MARGIN, paperHeight - 2 * MARGIN - FOOT];

@@ -23,14 +23,17 @@ const lengthDigits: Record<LengthUnit, number> = { mm: 0, cm: 1, in: 2 };
 /** mm → "400 mm", "40 cm" or "15.75 in". */
 export const writeLength = (mm: number, unit: LengthUnit): string => `${plain(inUnit(length, mm, unit), lengthDigits[unit])} ${unit}`;
 
-/** ml → "187 ml" or "6.32 fl oz"; small amounts keep a decimal more. */
-export function writeVolume(ml: number, unit: VolumeUnit): string {
+/** Decimals a measured volume is worth: tenths of a ml under 10 ml, hundredths of an ounce. */
+const volumeDigits = (value: number, unit: VolumeUnit): number => (unit === 'fl oz' ? 2 : value < 10 ? 1 : 0);
+
+/** ml → "187" or "6.32", for a column headed with the unit; small amounts keep a decimal more. */
+export function volumeFigure(ml: number, unit: VolumeUnit): string {
   const value = inUnit(volume, ml, unit);
-  return `${fixed(value, volumeDigits(value, unit))} ${unit}`;
+  return fixed(value, volumeDigits(value, unit));
 }
 
-/** Decimals a measured volume is worth: tenths of a ml under 10 ml, hundredths of an ounce. */
-export const volumeDigits = (value: number, unit: VolumeUnit): number => (unit === 'fl oz' ? 2 : value < 10 ? 1 : 0);
+/** ml → "187 ml" or "6.32 fl oz". */
+export const writeVolume = (ml: number, unit: VolumeUnit): string => `${volumeFigure(ml, unit)} ${unit}`;
 
 /** °C → "21.4 °C" or "70.5 °F". */
 export const writeTemperature = (celsius: number, unit: TemperatureUnit): string =>

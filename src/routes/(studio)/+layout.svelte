@@ -24,7 +24,7 @@
   });
 </script>
 
-<div class="flex h-dvh flex-col">
+<div class="flex h-dvh flex-col print:block print:h-auto">
   <header class="flex shrink-0 items-center gap-x-6 border-b border-line px-4 py-2 max-sm:flex-wrap print:hidden">
     <a href="/pieces" class="flex items-center gap-2 font-serif text-[21px] font-semibold">
       <svg viewBox="0 0 24 16" class="h-4 w-6" aria-hidden="true"
@@ -50,6 +50,6 @@
       </p>
     {/if}
   </header>
-  <div class="min-h-0 grow overflow-y-auto">{@render children()}</div>
+  <div class="min-h-0 grow overflow-y-auto print:overflow-visible">{@render children()}</div>
   <TideLine {standings} />
 </div>

@@ -5,6 +5,7 @@
   import { Live } from '$lib/store/live.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
+  import { savedAs } from '$lib/ui/saved';
   import Confirm from '$lib/ui/Confirm.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
 
@@ -34,14 +35,7 @@
   }
 
   async function save() {
-    await attempt(async () => {
-      const text = await (await transfer()).exportText();
-      const link = document.createElement('a');
-      link.href = URL.createObjectURL(new Blob([text], { type: 'application/json' }));
-      link.download = 'studio.nerite.json';
-      link.click();
-      setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
-    });
+    await attempt(async () => savedAs('studio.nerite.json', 'application/json', await (await transfer()).exportText()));
   }
 
   async function choose(event: Event & { currentTarget: HTMLInputElement }) {

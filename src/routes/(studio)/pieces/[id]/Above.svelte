@@ -34,8 +34,9 @@
   {#snippet aside()}
     <p class="truncate text-[13px] text-soft">
       {#if view === 'section'}
-        {section?.says()} · total {plain(clearance.level, 1)} mm{#if clearance.wallLeft !== undefined}
-          · wall left {plain(clearance.wallLeft, 1)} mm{/if}
+        {section?.says()} · total {plain(clearance.level, 1)} mm{clearance.wallLeft === undefined
+          ? ''
+          : ` · wall left ${plain(clearance.wallLeft, 1)} mm`}
       {:else if batch}{batch.resin.name} at {writeTemperature(plan.means.roomC, settings.temperature)}{/if}
     </p>
   {/snippet}

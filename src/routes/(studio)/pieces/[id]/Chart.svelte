@@ -1,8 +1,7 @@
 <script lang="ts">
-  import polylabel from 'polylabel';
   import type { Finding } from '#core/advice';
   import { linesOf, withPointAdded, type Point } from '#core/document';
-  import { lineLength, lineOf, partOf, type Region } from '#core/geometry';
+  import { lineOf, middleOf, partOf, type Region } from '#core/geometry';
   import type { PiecePlan } from '#core/plan';
   import { fixed, writeLength } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
@@ -18,6 +17,7 @@
   import Rulers from './Rulers.svelte';
   import Tools from './tools/Tools.svelte';
   import { View } from './view.svelte';
+  import { partNames } from './words';
 
   /** The sea drawn to scale: computed colours, rulers, film figures, the cut, and the points of one curve to drag. */
   interface Props {
@@ -37,28 +37,18 @@
   let board = $state<SVGGElement>();
 
   const unit = $derived(shared.settings?.length ?? 'mm');
-  const sea = $derived(plan.piece.coats.find((coat) => coat.kind === 'sea'));
   /** Names of the parts of the sea, from the shore seaward. */
-  const names = $derived(
-    plan.cut.sea.map((_, i) => (sea?.kind === 'sea' ? (sea.tints[sea.tints.length - 1 - i]?.name ?? '') : `part ${i + 1}`)),
-  );
+  const names = $derived(partNames(plan));
   const lines = $derived(linesOf(plan.piece.sea).map((line) => ({ ...line, smooth: lineOf(line.points, line.closed) })));
   // a curve that was taken off is not chosen any more
   $effect(() => {
     if (!lineOfKey(plan.piece, drawing.line)) drawing.line = 'shoreline';
   });
 
-  /** Where a figure stands in a region: the middle of the widest place of its largest part. */
-  function place(region: Region): Point | undefined {
-    const ring = region.rings.reduce((best, r) => (lineLength(r) > lineLength(best) ? r : best), region.rings[0] ?? []);
-    if (ring.length < 3) return undefined;
-    const [x, y] = polylabel([ring.map((p) => [p.x, p.y])], 4);
-    return { x: x!, y: y! };
-  }
   const filmOf = (kind: 'sand' | 'sea'): number | undefined => plan.coats.find((c) => c.coat.kind === kind)?.film;
   const figures = $derived(
     [{ region: plan.cut.beach, film: filmOf('sand') }, ...plan.cut.sea.map((region) => ({ region, film: filmOf('sea') }))].flatMap((f) => {
-      const at = f.film === undefined || f.region.area < 40 ? undefined : place(f.region);
+      const at = f.film === undefined || f.region.area < 40 ? undefined : middleOf(f.region);
       return at ? [{ film: f.film!, at }] : [];
     }),
   );

@@ -5,6 +5,7 @@
   import { shared } from '$lib/store/shared.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
   import type { PieceEditor } from './editor.svelte';
+  import { overLabels } from './words';
 
   /** Where a coat goes, how it ends at the rim, what it is made of, and what it must wait for. */
   let { editor, plan, c }: { editor: PieceEditor; plan: PiecePlan; c: CoatPlan } = $props();
@@ -13,13 +14,7 @@
   const over = $derived(overOf(coat));
   const unit = $derived(shared.settings?.length ?? 'mm');
   const write = (mm: number): string => writeLength(mm, unit);
-  const parts: { value: Over['kind']; label: string; starts: Over }[] = [
-    { value: 'whole', label: 'the whole board', starts: { kind: 'whole' } },
-    { value: 'sea', label: 'the sea', starts: { kind: 'sea' } },
-    { value: 'beach', label: 'the beach', starts: { kind: 'beach' } },
-    { value: 'deep', label: 'from the deep side', starts: { kind: 'deep', share: 0.5 } },
-    { value: 'strip', label: 'a strip off the shore', starts: { kind: 'strip', from: 0, to: 60 } },
-  ];
+  const starts: Over[] = [{ kind: 'whole' }, { kind: 'sea' }, { kind: 'beach' }, { kind: 'deep', share: 0.5 }, { kind: 'strip', from: 0, to: 60 }];
   const edges: Edge[] = ['run over', 'taped', 'dammed', 'wall'];
   const lower = $derived(plan.coats.slice(0, c.number - 1));
   const words: Record<Until, string> = { tacky: 'no longer runs', recoat: 'opens for a coat', hard: 'is hard' };
@@ -47,8 +42,8 @@
       >over<select
         class="input min-h-7!"
         value={over.kind}
-        onchange={(e) => setOver(parts.find((p) => p.value === e.currentTarget.value)!.starts)}
-        >{#each parts as p (p.value)}<option value={p.value}>{p.label}</option>{/each}</select
+        onchange={(e) => setOver(starts.find((o) => o.kind === e.currentTarget.value)!)}
+        >{#each starts as o (o.kind)}<option value={o.kind}>{overLabels[o.kind]}</option>{/each}</select
       ></label
     >
     {#if over.kind === 'deep'}

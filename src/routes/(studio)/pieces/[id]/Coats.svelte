@@ -3,11 +3,12 @@
   import type { Finding } from '#core/advice';
   import { newCoatId, startingCoat, withCoatMoved, withCoatOnTop, withCoatOrder, type Coat } from '#core/document';
   import type { CoatPlan, PiecePlan } from '#core/plan';
-  import { fixed, plain, writeSpan, writeVolume } from '#core/units';
+  import { fixed, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import CoatDetail from './CoatDetail.svelte';
   import type { PieceEditor } from './editor.svelte';
+  import { waitWords } from './words';
 
   /** The coats, top first, to be put in order by dragging or with Alt and the arrow keys; the chosen one opens to its figures. */
   let {
@@ -43,19 +44,6 @@
     void editor.commit(`Move ${c.name} ${by > 0 ? 'up' : 'down'}`, (p) => withCoatMoved(p, id, c.number - 1 + by));
   }
 
-  const until = { tacky: 'no longer runs', recoat: 'opens', hard: 'is hard' };
-  /** What a coat waits for. */
-  function waits({ coat, number }: CoatPlan): string {
-    if (number === 1) return plan.piece.surface.primer === 'none' ? 'on the board' : 'after primer is dry';
-    if (coat.kind === 'wave' && coat.samePour) return `${plain(coat.layAt, 0)} min after mixing`;
-    if (coat.samePour) return `same pour as ${number - 1}`;
-    const awaited = coat.waits && plan.coats.find((c) => c.coat.id === coat.waits!.coatId);
-    const below = plan.pours.find((p) => p.coats.some((c) => (awaited ? c === awaited : c.number === number - 1)))?.batches.at(-1);
-    if (awaited && coat.waits!.until !== 'recoat')
-      return `when ${awaited.number} ${until[coat.waits!.until]}${below ? `, ${plain((coat.waits!.until === 'hard' ? below.windows.fullCure : below.windows.nextCoat.from) / 60, 0)} h` : ''}`;
-    return below ? `after ${writeSpan(below.windows.nextCoat.from, below.windows.nextCoat.until)}` : 'on its own';
-  }
-
   const addable: Coat['kind'][] = ['seal', 'base', 'sand', 'sea', 'wave', 'glaze', 'clear', 'top'];
 
   async function add(kind: Coat['kind']) {
@@ -89,7 +77,7 @@
             <button
               type="button"
               class="flex min-w-0 grow gap-2 text-left"
-              aria-label="{c.number} {c.name}, {waits(c)}"
+              aria-label="{c.number} {c.name}, {waitWords(plan, c)}"
               aria-expanded={open}
               onclick={() => (selected = id)}
               onkeydown={(e) => key(e, c)}
@@ -98,7 +86,7 @@
                 <span class="block truncate {open ? 'font-bold' : ''}"
                   >{c.name}{#if marks(c)}<span class="ml-1 text-[13px] font-bold text-buoy">{marks(c)}</span>{/if}</span
                 >
-                <span class="block truncate text-[13px] text-soft">{waits(c)}</span>
+                <span class="block truncate text-[13px] text-soft">{waitWords(plan, c)}</span>
               </span>
               <span class="shrink-0 text-right"
                 ><span class="block">{fixed(c.film, c.coat.kind === 'wave' ? 2 : 1)}</span><span class="block text-[13px] text-soft"

@@ -2,7 +2,7 @@
   import type { Finding } from '#core/advice';
   import { smallestWeighable } from '#core/mix';
   import type { Batch, Cup, PiecePlan, PourPlan } from '#core/plan';
-  import { fixed, inUnit, plain, volume, volumeDigits, writeShare, writeSpan, writeTemperature, writeVolume } from '#core/units';
+  import { fixed, plain, volumeFigure, writeShare, writeSpan, writeTemperature, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { writeDoses } from '$lib/ui/doses';
   import Findings from '$lib/ui/Findings.svelte';
@@ -30,10 +30,7 @@
   }
   const settings = $derived(shared.settings!);
   const unit = $derived(settings.volume);
-  const amount = (ml: number): string => {
-    const value = inUnit(volume, ml, unit);
-    return fixed(value, volumeDigits(value, unit));
-  };
+  const amount = (ml: number): string => volumeFigure(ml, unit);
   const stated = ({ resin }: Batch): string =>
     `${resin.name}, ${plain(resin.ratio.a, 2)} : ${plain(resin.ratio.b, 2)} by ${resin.ratio.by}`;
   const hasFinding = (key: string): string | undefined => findings.find((f) => f.where.cup === key && f.severity !== 'note')?.severity;

@@ -43,9 +43,25 @@
     part: number;
     d: string;
     fill: string | undefined;
-    /** Where its name stands, and whether there is room. */
-    at: { x: number; y: number; room: boolean };
+    /** Where its name stands; nowhere where there is no room for it. */
+    at: { x: number; y: number } | undefined;
   }
+
+  /** The place of a layer with most room for its name: the tallest box as wide as the name that lies within it. */
+  function roomFor(layer: SectionLayer, from: number, last: number): Run['at'] {
+    const step = (section.length / section.along.length) * across;
+    const half = Math.ceil((nameOf(layer).length * 6.2) / 2 / step);
+    let best: Run['at'];
+    let most = 12;
+    for (let k = from + half; k <= last - half; k++) {
+      const [top, bottom] = [layer.top.slice(k - half, k + half + 1), layer.bottom.slice(k - half, k + half + 1)];
+      const [ceiling, ground] = [Math.min(...top), Math.max(...bottom)];
+      const room = (ceiling - ground) * up - Math.abs(k - (from + last) / 2) * 1e-3;
+      if (room > most) [most, best] = [room, { x: x(section.along[k]!), y: y((ceiling + ground) / 2) + 4 }];
+    }
+    return best;
+  }
+  const nameOf = (layer: SectionLayer): string => layer.name.split(',')[0]!.toLowerCase();
 
   /** A layer as one shape for each stretch of one part, so that tints are told apart. */
   function runsOf(layer: SectionLayer): Run[] {
@@ -64,18 +80,12 @@
         );
         const over = steps.map((k) => `${x(section.along[k]!).toFixed(1)} ${y(layer.top[k]!).toFixed(1)}`);
         const under = [...steps].reverse().map((k) => `${x(section.along[k]!).toFixed(1)} ${y(layer.bottom[k]!).toFixed(1)}`);
-        const thickest = steps.reduce((best, k) => (thick(k) > thick(best) ? k : best), from);
-        const middle = byPart || thick(Math.floor((from + last) / 2)) > 0.8 * thick(thickest) ? Math.floor((from + last) / 2) : thickest;
         runs.push({
           layer,
           part: section.parts[Math.floor((from + last) / 2)]!,
           d: `M${over.join('L')}L${under.join('L')}Z`,
           fill: sectionColour(plan, layer, section.parts[from]!) ?? tones[layer.kind],
-          at: {
-            x: x(section.along[middle]!),
-            y: y((layer.top[middle]! + layer.bottom[middle]!) / 2) + 4,
-            room: thick(middle) * up > 12 && (last - from) * (section.length / n) * across > layer.name.length * 6.5,
-          },
+          at: roomFor(layer, byPart ? from : Math.max(0, from - 1), last),
         });
         from = here ? i : -1;
       } else if (here && from < 0) from = i;
@@ -86,7 +96,7 @@
   /** One name for each layer, at its widest run. */
   const labels = $derived(
     section.layers.flatMap((layer) => {
-      const own = runs.filter((r) => r.layer === layer && r.at.room);
+      const own = runs.flatMap((r) => (r.layer === layer && r.at ? [{ layer, fill: r.fill, ...r.at }] : []));
       return own.length ? [own[Math.floor(own.length / 2)]!] : [];
     }),
   );
@@ -153,11 +163,11 @@
       {/each}
       {#each labels as label, i (i)}
         <text
-          x={label.at.x}
-          y={label.at.y}
+          x={label.x}
+          y={label.y}
           text-anchor="middle"
           class="pointer-events-none font-serif text-[13px] italic {dark(label.fill) ? 'fill-paper' : 'fill-ink'}"
-          >{label.layer.name.split(',')[0]!.toLowerCase()}</text
+          >{nameOf(label.layer)}</text
         >
       {/each}
       {#each heights as mm (mm)}

@@ -63,7 +63,7 @@
 </div>
 {#if line && point}
   <div class="mt-1.5 flex flex-wrap items-center gap-x-2 gap-y-1">
-    <span class="text-soft">Point {index + 1} of {line.points.length}</span>
+    <span class="text-soft">Point {index + 1}/{line.points.length}</span>
     {#key `${drawing.line} ${index}`}
       <LiveField narrow tight label="across" value={point.x} shows={write(point.x)} read={read(most.width)} commit={(v) => put('x', v)} />
       <LiveField narrow tight label="down" value={point.y} shows={write(point.y)} read={read(most.height)} commit={(v) => put('y', v)} />
@@ -76,7 +76,7 @@
       disabled={line.points.length <= (line.closed ? 3 : 2)}
       onclick={take}>Take it off</button
     >
-    <button type="button" class="underline" onclick={() => editor.commit('Mirror the drawing', mirrored)}>Mirror all</button>
+    <button type="button" class="underline" title="The whole drawing, left to right" onclick={() => editor.commit('Mirror the drawing', mirrored)}>Mirror</button>
     {#if open}<button
         type="button"
         class="underline"

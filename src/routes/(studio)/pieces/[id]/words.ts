@@ -1,0 +1,43 @@
+import { overOf, type Coat, type Over, type Settings } from '#core/document';
+import type { CoatPlan, PiecePlan } from '#core/plan';
+import { plain, writeLength, writeShare, writeSpan } from '#core/units';
+
+/** Parts of a board a coat may go over, as they are chosen. */
+export const overLabels: Record<Over['kind'], string> = {
+  whole: 'the whole board',
+  sea: 'the sea',
+  beach: 'the beach',
+  deep: 'from the deep side',
+  strip: 'a strip off the shore',
+};
+
+/** Where a coat goes, in a few words. */
+export function overWords(coat: Coat, unit: Settings['length']): string {
+  if (coat.kind === 'wave') return coat.along === undefined ? 'along the shore' : 'along its own curve';
+  const over = overOf(coat);
+  const back = coat.inset ? `, ${writeLength(coat.inset, unit)} back from the rim` : '';
+  if (over.kind === 'deep') return `${overLabels.deep}, ${writeShare(over.share)}${back}`;
+  if (over.kind === 'strip') return `${writeLength(over.from, unit)} to ${writeLength(over.to, unit)} off the shore${back}`;
+  return overLabels[over.kind] + back;
+}
+
+const until = { tacky: 'no longer runs', recoat: 'opens', hard: 'is hard' };
+
+/** What a coat waits for, in a few words. */
+export function waitWords(plan: PiecePlan, { coat, number }: CoatPlan): string {
+  if (number === 1) return plan.piece.surface.primer === 'none' ? 'on the board' : 'after primer is dry';
+  if (coat.kind === 'wave' && coat.samePour) return `${plain(coat.layAt, 0)} min after mixing`;
+  if (coat.samePour) return `same pour as ${number - 1}`;
+  const awaited = coat.waits && plan.coats.find((c) => c.coat.id === coat.waits!.coatId);
+  const below = plan.pours.find((p) => p.coats.some((c) => (awaited ? c === awaited : c.number === number - 1)))?.batches.at(-1);
+  if (awaited && coat.waits!.until !== 'recoat')
+    return `when ${awaited.number} ${until[coat.waits!.until]}${below ? `, ${plain((coat.waits!.until === 'hard' ? below.windows.fullCure : below.windows.nextCoat.from) / 60, 0)} h` : ''}`;
+  return below ? `after ${writeSpan(below.windows.nextCoat.from, below.windows.nextCoat.until)}` : 'on its own';
+}
+
+/** Names of the parts of a sea, from the shore seaward: its tints where there are any. */
+export const partNames = ({ piece, cut }: PiecePlan): string[] => {
+  const sea = piece.coats.find((coat) => coat.kind === 'sea');
+  const tints = sea?.kind === 'sea' ? sea.tints : [];
+  return cut.sea.map((_, i) => tints[tints.length - 1 - i]?.name ?? `part ${i + 1}`);
+};
