@@ -1,3 +1,4 @@
+import { torched } from '#core/document';
 import type { PiecePlan, Step } from '#core/plan';
 
 /** Cautions of the trade, shown once at the step where they matter. They defer to the product's safety sheet. */
@@ -6,8 +7,10 @@ const MIX =
 const MASS = 'Never leave a full cup standing: it heats itself, and can smoke and boil. A hot cup goes outside onto stone.';
 const HEAT =
   'Flammable wipes, neat inks and films away first. The nozzle stays hot; keep the lead out of the resin. Heat held still scorches, and the fumes of scorched resin are harmful.';
+const TORCH = 'A flame scorches wooden walls, tape and canvas: extinguisher near, never held still.';
 const COVER = 'Keep it away from children, pregnant people and pets until it is cured.';
 const FOOD = 'Pigment and additives void a maker’s food statement: hand wash, no cutting, no raw food, and only after full cure.';
+const MUGS = 'Nothing hotter than the maker’s heat rating, and only after full cure.';
 
 /** The caution that belongs to a step, if one does. */
 export function cautionFor(step: Step, first: boolean, plan: Pick<PiecePlan, 'piece'>): string | undefined {
@@ -15,9 +18,10 @@ export function cautionFor(step: Step, first: boolean, plan: Pick<PiecePlan, 'pi
     case 'mix':
       return first ? `${MIX} ${MASS}` : MASS;
     case 'heat':
-      return step.pass === 1 ? HEAT : undefined;
+      if (step.pass !== 1) return undefined;
+      return plan.piece.coats.some((coat) => torched(coat) && step.key.startsWith(`${coat.id}/`)) ? `${HEAT} ${TORCH}` : HEAT;
     case 'done':
-      return plan.piece.use === 'food' ? `${COVER} ${FOOD}` : COVER;
+      return { wall: COVER, food: `${COVER} ${FOOD}`, 'hot mugs': `${COVER} ${MUGS}` }[plan.piece.use];
     default:
       return undefined;
   }

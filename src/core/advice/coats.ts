@@ -1,4 +1,4 @@
-import { materials, type Coat, type WaveCoat } from '#core/document';
+import { materials, torched } from '#core/document';
 import { drawsBackBelow, RECEDING } from '#core/level';
 import { mixedDensity } from '#core/mix';
 import { coatName } from '#core/plan';
@@ -26,9 +26,6 @@ export const siliconeBeforeCoat: Rule = ({ plan }) =>
       },
     ];
   });
-
-const torched = (coat: Coat): coat is WaveCoat =>
-  coat.kind === 'wave' && (coat.heat === 'torch then air' || coat.heat === 'air then torch');
 
 /** Flame beside wood, or over a taped or filmed back. */
 export const torchBesideWood: Rule = ({ plan }) => {

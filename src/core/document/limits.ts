@@ -43,6 +43,8 @@ export const limits = {
   load: { min: 0, max: 0.3 },
   /** Minutes after mixing. */
   minute: { min: 0, max: 600 },
+  /** One step of preparation with its wait, min. */
+  preparation: { min: 0, max: 24000 },
   /** Reach of the foam, mm. */
   reach: { min: 0, max: 300 },
   /** Reading step of a scale, g. */

@@ -101,6 +101,10 @@ export const laying: School<Laid> = {
 /** The foam's open share by the lace wanted; "some" is the studio's own. */
 export const openOf = (wave: WaveCoat, own: number): number => (wave.lace === 'open' ? 0.5 : wave.lace === 'bright' ? 0.1 : own);
 
+/** Whether a coat is a wave that is moved with flame. */
+export const torched = (coat: Coat): coat is WaveCoat =>
+  coat.kind === 'wave' && (coat.heat === 'torch then air' || coat.heat === 'air then torch');
+
 /** A wave of one bold line, or of several fine ones. */
 export const withLines = (wave: WaveCoat, how: 'fine' | 'bold'): WaveCoat =>
   how === 'fine' ? { ...wave, lines: 3, lineWidth: 5, lineHeight: 1.5 } : { ...wave, lines: 1, lineWidth: 10, lineHeight: 2.5 };

@@ -1,7 +1,18 @@
 import { advise, type Finding } from '#core/advice';
 import type { Piece, Studio } from '#core/document';
 import { coverage } from '#core/mix';
-import { planPiece, regionOfTint, type Batch, type Cup, type PiecePlan, type PourPlan } from '#core/plan';
+import {
+  clearanceOf,
+  looseGrams,
+  planPiece,
+  regionOfTint,
+  weightOf,
+  type Batch,
+  type Cup,
+  type PiecePlan,
+  type PourPlan,
+} from '#core/plan';
+import { workAfter, workBefore, type Work } from '#core/prepare';
 import { standingOf } from '#core/record';
 
 /** Figures are rounded to a thousandth of their unit, so that equal plans print equal text. */
@@ -82,7 +93,24 @@ function areasReport({ cut, piece }: PiecePlan) {
         return region ? [[tint.name, r(region.area / 100)]] : [];
       }),
     ),
+    ...(cut.bare.area > 0 && { bareCm2: r(cut.bare.area / 100) }),
     shorelineM: r(cut.shoreLength / 1000),
+  };
+}
+
+const workReport = ({ does, why, hours, caution }: Work) => ({ does, why, hours: r(hours), ...(caution && { caution }) });
+
+/** What stands on the board when all is poured, and what the piece weighs. */
+function finishedReport(plan: PiecePlan) {
+  const { level, wallLeft } = clearanceOf(plan);
+  const weight = weightOf(plan);
+  const loose = looseGrams(plan);
+  return {
+    levelMm: r(level),
+    ...(wallLeft !== undefined && { wallLeftMm: r(wallLeft) }),
+    weightKg: { board: r(weight.board), resin: r(weight.resin), dressing: r(weight.dressing), total: r(weight.total) },
+    ...(loose.gravel > 0 && { gravelG: r(loose.gravel) }),
+    ...(loose.dry > 0 && { drySandG: r(loose.dry) }),
   };
 }
 
@@ -104,6 +132,9 @@ export function pieceReport(piece: Piece, studio: Studio, now: number, offset: n
     rimM: r(plan.rim / 1000),
     regions: areasReport(plan),
     roomC: room.dayC,
+    before: workBefore(piece, studio.method).map(workReport),
+    after: workAfter(piece, studio.method).map(workReport),
+    finished: finishedReport(plan),
     pours: plan.pours.map(pourReport),
     calendar: standing.stretches.map((s) => ({
       doing: s.doing,

@@ -159,3 +159,12 @@ test('cautions stand at the step where they matter, once', () => {
     undefined,
   );
 });
+
+test('a torch and hot mugs bring their own cautions, and hot air does not', () => {
+  const torch = { ...panel, coats: panel.coats.map((c) => (c.kind === 'wave' ? { ...c, heat: 'torch then air' as const } : c)) };
+  const heat = plan().pours[0]!.steps.find((s) => s.kind === 'heat')!;
+  assert.match(cautionFor(heat, false, { piece: torch })!, /extinguisher near/);
+  assert.doesNotMatch(cautionFor(heat, false, { piece: panel })!, /extinguisher/);
+  const done = plan().pours[0]!.steps.at(-1)!;
+  assert.match(cautionFor(done, false, { piece: { ...panel, use: 'hot mugs' } })!, /heat rating/);
+});

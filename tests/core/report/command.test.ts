@@ -23,6 +23,21 @@ test('the report of a piece is its plan, rounded', () => {
   assert.ok(report.calendar.every((s) => s.planned));
 });
 
+test('the report says what is done before and after, how high it stands and what it weighs', () => {
+  const studio = sample();
+  const report = (name: string) => pieceReport(studio.pieces.find((p) => p.name === name)!, studio, now, 0);
+  const cove = report('Kelp Cove I');
+  assert.match(cove.before[1]!.does, /gesso 3 times/);
+  assert.equal(cove.before[1]!.hours, 3);
+  assert.ok(cove.after.some((w) => /back/.test(w.does)));
+  const { board, resin, dressing, total } = cove.finished.weightKg;
+  near(total, board + resin + dressing, 0.002);
+  assert.equal(cove.finished.wallLeftMm, undefined);
+  const tray = report('Ferry tray');
+  near(tray.finished.wallLeftMm!, 12 - tray.finished.levelMm, 0.002);
+  assert.ok(report('Jetty rail').regions.bareCm2! > 100);
+});
+
 test('the command prints the studio as JSON, and one piece when asked', () => {
   const all = JSON.parse(
     execFileSync(process.execPath, ['--import', 'tsx', 'tools/plan.ts', 'src/demo/studio.json'], {

@@ -51,7 +51,7 @@ export const Room = object({
 });
 export type Room = Static<typeof Room>;
 
-const hours = () => from0(400);
+const hours = () => from0(limits.preparation.max / 60);
 /** Hours each step of preparation takes, its wait included. */
 export const Drying = object({
   sand: hours(),

@@ -7,6 +7,7 @@
   import Choice from '$lib/ui/Choice.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
+  import Preparation from './Preparation.svelte';
   import StudioFile from './StudioFile.svelte';
 
   const same = <T extends string>(...values: T[]) => values.map((value) => ({ value, label: value }));
@@ -133,6 +134,7 @@
             />
           </div>
         </Sheet>
+        <Preparation {method} />
       </div>
     </div>
   {:else}

@@ -14,7 +14,13 @@
   const over = $derived(overOf(coat));
   const unit = $derived(shared.settings?.length ?? 'mm');
   const write = (mm: number): string => writeLength(mm, unit);
-  const starts: Over[] = [{ kind: 'whole' }, { kind: 'sea' }, { kind: 'beach' }, { kind: 'deep', share: 0.5 }, { kind: 'strip', from: 0, to: 60 }];
+  const starts: Over[] = [
+    { kind: 'whole' },
+    { kind: 'sea' },
+    { kind: 'beach' },
+    { kind: 'deep', share: 0.5 },
+    { kind: 'strip', from: 0, to: 60 },
+  ];
   const edges: Edge[] = ['run over', 'taped', 'dammed', 'wall'];
   const lower = $derived(plan.coats.slice(0, c.number - 1));
   const words: Record<Until, string> = { tacky: 'no longer runs', recoat: 'opens for a coat', hard: 'is hard' };
@@ -39,10 +45,7 @@
 <div class="flex flex-col gap-1 text-[13px]">
   {#if coat.kind !== 'wave'}
     <label class="text-soft"
-      >over<select
-        class="input min-h-7!"
-        value={over.kind}
-        onchange={(e) => setOver(starts.find((o) => o.kind === e.currentTarget.value)!)}
+      >over<select class="input min-h-7!" value={over.kind} onchange={(e) => setOver(starts.find((o) => o.kind === e.currentTarget.value)!)}
         >{#each starts as o (o.kind)}<option value={o.kind}>{overLabels[o.kind]}</option>{/each}</select
       ></label
     >

@@ -47,9 +47,11 @@ export class Drawing {
   cutOf(plan: PiecePlan): { a: Point; b: Point } {
     const { width: w, height: h } = plan.bounds;
     const upright = plan.piece.sea.side === 'left' || plan.piece.sea.side === 'right';
+    // a little off the square, so that it is not taken for a ruler
+    const slant = 0.07 * Math.min(w, h);
     const across = upright
-      ? { a: { x: 0, y: h * 0.45 }, b: { x: w, y: h * 0.55 } }
-      : { a: { x: w * 0.56, y: h }, b: { x: w * 0.42, y: 0 } };
+      ? { a: { x: 0, y: h / 2 - slant }, b: { x: w, y: h / 2 + slant } }
+      : { a: { x: w / 2 + slant, y: h }, b: { x: w / 2 - slant, y: 0 } };
     return this.#cut ?? across;
   }
 

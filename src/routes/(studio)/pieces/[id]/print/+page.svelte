@@ -26,16 +26,23 @@
     <div class="flex flex-wrap items-center gap-x-5 gap-y-2 print:hidden">
       <h1 class="text-[28px] leading-tight">{piece.name}</h1>
       <nav class="flex gap-4" aria-label="What to print">
-        <a href="?what=sheet" class={template ? 'text-soft' : 'border-b-2 border-buoy font-bold'} aria-current={template ? undefined : 'page'}
-          >Piece sheet</a
+        <a
+          href="?what=sheet"
+          class={template ? 'text-soft' : 'border-b-2 border-buoy font-bold'}
+          aria-current={template ? undefined : 'page'}>Piece sheet</a
         >
-        <a href="?what=template" class={template ? 'border-b-2 border-buoy font-bold' : 'text-soft'} aria-current={template ? 'page' : undefined}
-          >Template 1 : 1</a
+        <a
+          href="?what=template"
+          class={template ? 'border-b-2 border-buoy font-bold' : 'text-soft'}
+          aria-current={template ? 'page' : undefined}>Template 1 : 1</a
         >
       </nav>
       <label class="flex items-center gap-2 text-[13px] text-soft"
         >paper
-        <select class="rounded-sheet border border-line bg-paper px-1 py-0.5 text-ink" value={paper} onchange={(e) => (chosen = e.currentTarget.value as Paper)}
+        <select
+          class="rounded-sheet border border-line bg-paper px-1 py-0.5 text-ink"
+          value={paper}
+          onchange={(e) => (chosen = e.currentTarget.value as Paper)}
           >{#each Object.keys(papers) as name (name)}<option>{name}</option>{/each}</select
         ></label
       >
@@ -46,7 +53,9 @@
       </p>
       <div class="ml-auto flex flex-wrap gap-2">
         <a class="button" href="/pieces/{piece.id}">Back to the piece</a>
-        <button type="button" class="button" title="The drawing in real millimetres, which this app reads back" onclick={save}>Save as SVG</button>
+        <button type="button" class="button" title="The drawing in real millimetres, which this app reads back" onclick={save}
+          >Save as SVG</button
+        >
         <button type="button" class="button button-main" onclick={() => window.print()}>Print</button>
       </div>
     </div>
@@ -57,7 +66,10 @@
     </div>
   </main>
 {:else if shared.pieces && !piece}
-  <main class="p-4"><h1 class="text-[22px]">This piece is not in the studio</h1><a class="button mt-4" href="/pieces">All pieces</a></main>
+  <main class="p-4">
+    <h1 class="text-[22px]">This piece is not in the studio</h1>
+    <a class="button mt-4" href="/pieces">All pieces</a>
+  </main>
 {:else}
   <main class="p-4 text-soft" aria-busy="true">Reading the piece.</main>
 {/if}

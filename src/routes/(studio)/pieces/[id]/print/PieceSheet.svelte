@@ -74,7 +74,12 @@
   style:padding="{MARGIN}mm"
   aria-label="Piece sheet of {piece.name}"
 >
-  <div class="origin-top-left" style:width="{inner.width}mm" style:transform={fit < 1 ? `scale(${fit})` : undefined} bind:clientHeight={natural}>
+  <div
+    class="origin-top-left"
+    style:width="{inner.width}mm"
+    style:transform={fit < 1 ? `scale(${fit})` : undefined}
+    bind:clientHeight={natural}
+  >
     <header class="flex items-baseline justify-between border-b border-ink pb-1">
       <h2 class="text-[24px] leading-tight">{piece.name}</h2>
       <p>
@@ -91,7 +96,14 @@
       )} kg with {fixed(weight.resin, 2)} kg of resin.
     </p>
     <div class="pointer-events-none mt-2 grid grid-cols-2 gap-3">
-      <svg width={view.width} height={view.height} class="w-full {long ? 'col-span-2' : ''}" viewBox="0 0 {view.width} {view.height}" role="img" aria-label="Chart">
+      <svg
+        width={view.width}
+        height={view.height}
+        class="w-full {long ? 'col-span-2' : ''}"
+        viewBox="0 0 {view.width} {view.height}"
+        role="img"
+        aria-label="Chart"
+      >
         <Rulers {view} width={plan.bounds.width} height={plan.bounds.height} unit={settings.length} />
         <g transform="translate({view.plot.left + view.origin.x} {view.plot.top + view.origin.y})">
           <g transform="scale({view.scale})"><BoardDrawing {plan} /></g>
@@ -169,7 +181,9 @@
               {#each batch.cups as cup (cup.key)}
                 <tr class="border-b border-rule text-right">
                   <th class="text-left font-normal" scope="row"
-                    ><span class="mr-1 inline-block h-2.5 w-3 border border-line align-[-1px]" style:background-color={cup.colour ?? 'transparent'}
+                    ><span
+                      class="mr-1 inline-block h-2.5 w-3 border border-line align-[-1px]"
+                      style:background-color={cup.colour ?? 'transparent'}
                     ></span>{cup.name}</th
                   >
                   <td>{volumeFigure(cup.ml, settings.volume)}</td>
@@ -199,10 +213,15 @@
       <section class="mt-2 border-t border-line pt-1">
         <h2 class="text-[15px]">Look at first</h2>
         <ul>
-          {#each findings as f, i (i)}<li><b>{f.severity}{f.where.pour === undefined ? '' : `, pour ${f.where.pour + 1}`}: {f.says}</b> {f.fix}</li>{/each}
+          {#each findings as f, i (i)}<li>
+              <b>{f.severity}{f.where.pour === undefined ? '' : `, pour ${f.where.pour + 1}`}: {f.says}</b>
+              {f.fix}
+            </li>{/each}
         </ul>
       </section>
     {/if}
-    <p class="mt-2 text-soft">The product’s safety sheet decides on gloves, air and masks. Amounts are this plan’s, at the film and spare it states.</p>
+    <p class="mt-2 text-soft">
+      The product’s safety sheet decides on gloves, air and masks. Amounts are this plan’s, at the film and spare it states.
+    </p>
   </div>
 </article>

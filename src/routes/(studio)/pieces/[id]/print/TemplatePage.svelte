@@ -16,17 +16,20 @@
   const { paperWidth: w, paperHeight: h } = $derived(laid);
   const lines = $derived(drawnLines(plan));
   const names = $derived(
-    [{ name: 'beach', region: plan.cut.beach }, ...plan.cut.sea.map((region, i) => ({ name: partNames(plan)[i]!, region }))].flatMap((f) => {
-      const at = middleOf(f.region);
-      return at ? [{ name: f.name, at }] : [];
-    }),
+    [{ name: 'beach', region: plan.cut.beach }, ...plan.cut.sea.map((region, i) => ({ name: partNames(plan)[i]!, region }))].flatMap(
+      (f) => {
+        const at = middleOf(f.region);
+        return at ? [{ name: f.name, at }] : [];
+      },
+    ),
   );
   const [right, foot] = $derived([MARGIN + sheet.width, MARGIN + sheet.height]);
   /** Lines outside the window's corners, to cut along. */
   const marks = $derived(
-    [MARGIN, right].flatMap((x) => [`M${x} ${MARGIN - 2}v-6`, `M${x} ${foot + 1}v3.5`]).concat(
-      [MARGIN, foot].flatMap((y) => [`M${MARGIN - 2} ${y}h-6`, `M${right + 2} ${y}h6`]),
-    ).join(''),
+    [MARGIN, right]
+      .flatMap((x) => [`M${x} ${MARGIN - 2}v-6`, `M${x} ${foot + 1}v3.5`])
+      .concat([MARGIN, foot].flatMap((y) => [`M${MARGIN - 2} ${y}h-6`, `M${right + 2} ${y}h6`]))
+      .join(''),
   );
   const bar = $derived(h - MARGIN - 3);
 </script>
@@ -40,7 +43,14 @@
   role="img"
   aria-label="Template of {plan.piece.name}, page {pageName(sheet)}"
 >
-  <svg x={MARGIN} y={MARGIN} width={sheet.width} height={sheet.height} viewBox="{sheet.x} {sheet.y} {sheet.width} {sheet.height}" overflow="hidden">
+  <svg
+    x={MARGIN}
+    y={MARGIN}
+    width={sheet.width}
+    height={sheet.height}
+    viewBox="{sheet.x} {sheet.y} {sheet.width} {sheet.height}"
+    overflow="hidden"
+  >
     {#each lines as line (line.id)}
       <path
         d={line.d}
@@ -50,15 +60,36 @@
         stroke-dasharray={line.what === 'curve' && !line.id.startsWith('shoreline') ? '3 1.500' : undefined}
       />
     {/each}
-    {#each names as n (n.name)}<text x={n.at.x} y={n.at.y} text-anchor="middle" class="fill-soft font-serif italic" font-size="5">{n.name}</text>{/each}
-    {#if sheet.column > 0}<path d="M{sheet.x + OVERLAP} {sheet.y}v{sheet.height}" class="stroke-soft" stroke-width="0.200" stroke-dasharray="1 2" />{/if}
-    {#if sheet.row > 0}<path d="M{sheet.x} {sheet.y + OVERLAP}h{sheet.width}" class="stroke-soft" stroke-width="0.200" stroke-dasharray="1 2" />{/if}
+    {#each names as n (n.name)}<text x={n.at.x} y={n.at.y} text-anchor="middle" class="fill-soft font-serif italic" font-size="5"
+        >{n.name}</text
+      >{/each}
+    {#if sheet.column > 0}<path
+        d="M{sheet.x + OVERLAP} {sheet.y}v{sheet.height}"
+        class="stroke-soft"
+        stroke-width="0.200"
+        stroke-dasharray="1 2"
+      />{/if}
+    {#if sheet.row > 0}<path
+        d="M{sheet.x} {sheet.y + OVERLAP}h{sheet.width}"
+        class="stroke-soft"
+        stroke-width="0.200"
+        stroke-dasharray="1 2"
+      />{/if}
   </svg>
   <path d={marks} class="stroke-ink" stroke-width="0.250" fill="none" />
   <g class="fill-ink" font-size="3.500">
-    <path d="M{MARGIN} {bar}h100M{Array.from({ length: 11 }, (_, i) => `${MARGIN + 10 * i} ${bar}v${i % 5 === 0 ? -3 : -1.5}`).join('M')}" class="stroke-ink" stroke-width="0.300" fill="none" />
+    <path
+      d="M{MARGIN} {bar}h100M{Array.from({ length: 11 }, (_, i) => `${MARGIN + 10 * i} ${bar}v${i % 5 === 0 ? -3 : -1.5}`).join('M')}"
+      class="stroke-ink"
+      stroke-width="0.300"
+      fill="none"
+    />
     <text x={MARGIN} y={bar - 4.5}>100 mm: measure it. If it is off, print again at 100 %.</text>
-    <text x={right} y={bar - 4.5} text-anchor="end">{plan.piece.name}, page {pageName(sheet)}, {laid.pages.indexOf(sheet) + 1} of {laid.pages.length}</text>
-    {#if laid.pages.length > 1}<text x={right} y={bar} text-anchor="end" class="fill-soft" font-size="3">Cut at the marks, and lay each page on the next up to its dotted line.</text>{/if}
+    <text x={right} y={bar - 4.5} text-anchor="end"
+      >{plan.piece.name}, page {pageName(sheet)}, {laid.pages.indexOf(sheet) + 1} of {laid.pages.length}</text
+    >
+    {#if laid.pages.length > 1}<text x={right} y={bar} text-anchor="end" class="fill-soft" font-size="3"
+        >Cut at the marks, and lay each page on the next up to its dotted line.</text
+      >{/if}
   </g>
 </svg>

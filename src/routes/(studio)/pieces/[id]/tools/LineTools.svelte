@@ -76,7 +76,12 @@
       disabled={line.points.length <= (line.closed ? 3 : 2)}
       onclick={take}>Take it off</button
     >
-    <button type="button" class="underline" title="The whole drawing, left to right" onclick={() => editor.commit('Mirror the drawing', mirrored)}>Mirror</button>
+    <button
+      type="button"
+      class="underline"
+      title="The whole drawing, left to right"
+      onclick={() => editor.commit('Mirror the drawing', mirrored)}>Mirror</button
+    >
     {#if open}<button
         type="button"
         class="underline"
