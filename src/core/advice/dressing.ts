@@ -33,13 +33,15 @@ export const dressingProud: Rule = ({ plan }) => {
   const proud = highest - level;
   if (proud < 0.1) return [];
   const tray = edge === 'wall';
+  const tallest = [...dressings].sort((a, b) => b.height - a.height)[0];
+  const what = tallest && tallest.height >= (surface.relief?.height ?? 0) ? `A ${tallest.kind}` : 'The texture';
   const over = tray && wallHeight !== undefined && highest > wallHeight;
   return [
     {
       code: 'dressing-proud',
       severity: tray ? 'warn' : 'note',
       where: {},
-      says: `Something stands ${plain(proud, 1)} mm above the top coat${over ? ', and over the wall' : ''}.`,
+      says: `${what} stands ${plain(proud, 1)} mm above the top coat${over ? ', and over the wall' : ''}.`,
       why: tray ? 'A glass set on a tray tips on it.' : 'It stays proud of the resin, dry at its tip.',
       fix: tray ? 'Take lower pieces, or more cover in the top coat.' : 'Leave it so if you mean it, or give the top more cover.',
     },

@@ -1,6 +1,15 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import { startingSeas, type BoardAnswers, type Resin, type Sea, type Settings, type StartingSea, type Use } from '#core/document';
+  import {
+    startingSeas,
+    type BoardAnswers,
+    type Piece,
+    type Resin,
+    type Sea,
+    type Settings,
+    type StartingSea,
+    type Use,
+  } from '#core/document';
   import Choice from '$lib/ui/Choice.svelte';
   import Field from '$lib/ui/Field.svelte';
   import BoardPreview from './form/BoardPreview.svelte';
@@ -17,10 +26,14 @@
     /** For a new board: resins to choose from, and the sea it starts with. */
     resins?: Resin[];
     does: string;
+    /** The piece whose board is asked about; none for a new one. */
+    of?: Piece;
     onanswer: (answers: BoardAnswers, drawn: { start: StartingSea; sea?: Sea }) => void;
+    /** Further questions, and what else may be done, beside the main button. */
     more?: Snippet;
+    beside?: Snippet;
   }
-  let { start, settings, resins, does, onanswer, more }: Props = $props();
+  let { start, settings, resins, does, of, onanswer, more, beside }: Props = $props();
 
   // svelte-ignore state_referenced_locally
   let typed = $state(typedFrom(start, settings.length));
@@ -36,7 +49,9 @@
     { value: 'food', label: 'Carrying food' },
     { value: 'hot mugs', label: 'Hot mugs' },
   ] as const satisfies { value: Use; label: string }[];
-  const seas = startingSeas.map(({ name, says }) => ({ value: name, label: says.slice(0, -1) }));
+  const seas = startingSeas.map(({ name }) => ({ value: name, label: name }));
+  /** The board is drawn before it has a name. */
+  const shown = $derived(readBoard({ ...typed, name: typed.name.trim() || 'a board' }, read));
 
   function take(own: Own) {
     typed = { ...typedFrom({ ...start, shape: own.shape, holes: own.holes }, settings.length), name: typed.name };
@@ -50,9 +65,9 @@
   }
 </script>
 
-<form class="grid gap-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,380px)]" onsubmit={submit} novalidate>
-  <div class="sheet flex flex-col gap-4 p-5">
-    <div class="grid gap-x-5 gap-y-3 sm:grid-cols-2 xl:grid-cols-3">
+<form class="grid gap-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,340px)]" onsubmit={submit} novalidate>
+  <div class="sheet flex flex-col gap-3 self-start p-4">
+    <div class="grid gap-x-4 gap-y-2.5 sm:grid-cols-2 xl:grid-cols-4">
       <Field label="Name" bind:text={typed.name} read={read.name} {insist} />
       <Choice
         label="For"
@@ -69,9 +84,12 @@
             bind:value={typed.resinId}
             options={resins.map((r) => ({ value: r.id, label: r.name }))}
           />{/if}
-        {#if !sea}<Choice label="Sea" bind:value={begin} options={seas} />{:else}<p class="self-end pb-2 text-[13px] text-soft">
-            Its sea comes with the drawing.
-          </p>{/if}
+        {#if !sea}<Choice
+            label="Sea to start from"
+            bind:value={begin}
+            options={seas}
+            hint={startingSeas.find((s) => s.name === begin)?.says}
+          />{:else}<p class="self-end pb-2 text-[13px] text-soft">Its sea comes with the drawing.</p>{/if}
       {/if}
     </div>
     <details open={typed.holes.length > 0}>
@@ -79,10 +97,13 @@
       <div class="mt-2"><HoleFields bind:typed {read} {insist} /></div>
     </details>
     {@render more?.()}
-    <div class="flex items-center gap-3">
+  </div>
+  <div class="flex flex-col gap-3 self-start lg:sticky lg:top-3">
+    <BoardPreview answers={shown.ok ? shown.answers : undefined} says={shown.ok ? undefined : 'as last read'} sea={begin} {of} />
+    {#if insist && !reading.ok}<p class="text-[13px] text-buoy" role="alert">{reading.says}</p>{/if}
+    <div class="flex flex-wrap gap-2">
       <button type="submit" class="button button-main">{does}</button>
-      {#if insist && !reading.ok}<p class="text-[13px] text-buoy" role="alert">{reading.says}</p>{/if}
+      {@render beside?.()}
     </div>
   </div>
-  <BoardPreview answers={reading.ok ? reading.answers : undefined} says={reading.ok ? undefined : 'as last read'} sea={begin} />
 </form>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { startingPiece, type BoardAnswers, type StartingSea } from '#core/document';
+  import { startingPiece, withShape, type BoardAnswers, type Piece, type StartingSea } from '#core/document';
   import { planPiece, weightOf } from '#core/plan';
   import { edgeAmounts, hoursBefore, workAfter, workBefore } from '#core/prepare';
   import { fixed, inUnit, length, plain, writeLength } from '#core/units';
@@ -8,7 +8,14 @@
   import Thumb from '$lib/ui/Thumb.svelte';
 
   /** The board as answered so far: drawn to scale, measured, and the work it asks for before and after its resin. */
-  let { answers, says, sea = 'open shore' }: { answers: BoardAnswers | undefined; says: string | undefined; sea?: StartingSea } = $props();
+  interface Props {
+    answers: BoardAnswers | undefined;
+    says: string | undefined;
+    /** The sea a new board starts with, or the piece whose sea and coats an old one keeps. */
+    sea: StartingSea;
+    of?: Piece | undefined;
+  }
+  let { answers, says, sea, of }: Props = $props();
 
   const means = $derived(shared.means);
   /** The last board that could be read stays on show while something is being typed. */
@@ -17,10 +24,14 @@
     if (answers) last = answers;
   });
   const shown = $derived(answers ?? last);
-  const piece = $derived(
-    shown && means ? startingPiece('preview', { ...shown, resinId: shown.resinId || means.resins[0]!.id }, means, sea) : undefined,
-  );
-  const plan = $derived(piece && means && means.resins.length ? planPiece(piece, means) : undefined);
+  const piece = $derived.by((): Piece | undefined => {
+    if (!shown || !means?.resins.length) return undefined;
+    const { resinId, ...answered } = shown;
+    return of
+      ? { ...withShape(of, shown.shape), ...answered }
+      : startingPiece('preview', { ...answered, resinId: resinId || means.resins[0]!.id }, means, sea);
+  });
+  const plan = $derived(piece && means ? planPiece(piece, means) : undefined);
   const unit = $derived(shared.settings?.length ?? 'mm');
   const hours = (h: number): string => (h < 1 ? `${plain(h * 60, 0)} min` : `${plain(h, 1)} h`);
 </script>
@@ -30,7 +41,7 @@
   aside={says ?? (plan ? `${writeLength(plan.bounds.width, unit)} × ${writeLength(plan.bounds.height, unit)}` : '')}
 >
   {#if plan && piece && means}
-    <div class="p-3"><Thumb {plan} class="mx-auto h-44 w-full" /></div>
+    <div class="p-3"><Thumb {plan} class="mx-auto h-38 w-full" /></div>
     <dl class="flex border-t border-rule text-[13px]">
       {#each [['Face', `${plain(plan.area / 100, 0)} cm²`], ['Rim', `${plain(inUnit(length, plan.rim, unit), unit === 'mm' ? 0 : 1)} ${unit}`], ['Finished', `${fixed(weightOf(plan).total, 2)} kg`]] as [name, value] (name)}
         <div class="grow basis-0 border-l border-rule px-3 py-1.5 first:border-l-0">
@@ -39,7 +50,7 @@
         </div>
       {/each}
     </dl>
-    <div class="border-t border-rule px-3 py-2 text-[13px]">
+    <div class="overflow-y-auto border-t border-rule px-3 py-2 text-[13px] lg:max-h-60">
       <h3 class="font-bold">Before the resin, {hours(hoursBefore(piece, means.method))}</h3>
       <ol class="mt-1 flex list-decimal flex-col gap-1 pl-5">
         {#each workBefore(piece, means.method) as w (w.does)}

@@ -36,12 +36,13 @@
 
 <svelte:head><title>New piece · Nerite</title></svelte:head>
 
-<main class="flex flex-col gap-3 p-4">
-  <h1 class="text-[28px]">New piece</h1>
-  <p class="max-w-prose text-soft">
-    It comes with a beach, a sea of five tints, a wave and a clear top, fitted to the board. Drag the shoreline where you want it; the cups
-    follow.
-  </p>
+<main class="flex flex-col gap-2 px-4 pt-2 pb-4">
+  <div class="flex flex-wrap items-baseline gap-x-4">
+    <h1 class="text-[28px] leading-tight">New piece</h1>
+    <p class="text-[13px] text-soft">
+      It comes with a beach, a sea of five tints, a wave and a clear top, fitted to the board and yours to drag.
+    </p>
+  </div>
   {#if shared.settings && shared.resins}
     {#key shared.settings}<BoardForm
         {start}

@@ -84,13 +84,13 @@
 
 <svelte:head><title>Board of {piece?.name ?? 'a piece'} · Nerite</title></svelte:head>
 
-<main class="flex flex-col gap-3 p-4">
+<main class="flex flex-col gap-2 px-4 pt-2 pb-4">
   {#if piece && shared.settings}
-    <h1 class="text-[28px]">Board of {piece.name}</h1>
+    <h1 class="text-[28px] leading-tight">Board of {piece.name}</h1>
     {#key piece}
-      <BoardForm start={answersOf(piece)} settings={shared.settings} does="Keep" onanswer={save}>
+      <BoardForm start={answersOf(piece)} settings={shared.settings} does="Keep" of={piece} onanswer={save}>
         {#snippet more()}
-          <div class="grid gap-4 sm:grid-cols-2 xl:grid-cols-4">
+          <div class="grid gap-x-4 gap-y-2.5 border-t border-rule pt-3 sm:grid-cols-2 xl:grid-cols-4">
             <label class="block text-[13px] font-semibold"
               >Hangs to the right of<select class="input mt-0.5 font-normal" bind:value={besideId}
                 ><option value="">nothing: it hangs alone</option
@@ -106,12 +106,12 @@
             >
           </div>
         {/snippet}
+        {#snippet beside()}
+          <a class="button" href="/pieces/{id}">Back to the chart</a>
+          <button type="button" class="button button-quiet min-h-[34px]!" onclick={() => (removing = true)}>Remove this piece</button>
+        {/snippet}
       </BoardForm>
     {/key}
-    <div class="flex gap-2">
-      <a class="button" href="/pieces/{id}">Back to the chart</a>
-      <button type="button" class="button" onclick={() => (removing = true)}>Remove this piece</button>
-    </div>
     <Confirm bind:open={removing} title="Remove {piece.name}?" does="Remove it" onconfirm={remove}
       >Its drawing and its coats go. Pours already in the log stay there.</Confirm
     >

@@ -15,18 +15,18 @@
 
 <dl class="-mx-3 flex flex-wrap">
   {#each shares as share, i (i)}
-    <div class="min-w-14 grow basis-0 border-l border-rule px-2 first:border-l-0">
+    <div class="grow border-l border-rule px-1.5 first:border-l-0">
       <dt class="whitespace-nowrap">{share.name}</dt>
       <dd class="text-[15px]">{plain((100 * share.area) / plan.area, 0)} %</dd>
       <dd class="whitespace-nowrap text-soft">{plain(share.area / 100, 0)} cm²</dd>
     </div>
   {/each}
-  <div class="min-w-14 grow basis-0 border-l border-rule px-2">
-    <dt class="whitespace-nowrap">Shore</dt>
+  <div class="grow border-l border-rule px-1.5">
+    <dt class="whitespace-nowrap">Shoreline</dt>
     <dd class="text-[15px] whitespace-nowrap">{fixed(plan.cut.shoreLength / 1000, 2)} m</dd>
     <dd class="whitespace-nowrap text-soft">rim {fixed(plan.rim / 1000, 2)} m</dd>
   </div>
-  <div class="min-w-14 grow basis-0 border-l border-rule px-2">
+  <div class="grow border-l border-rule px-1.5">
     <dt class="whitespace-nowrap">Finished</dt>
     <dd class="text-[15px] whitespace-nowrap">{fixed(weight.total, 2)} kg</dd>
     <dd class="whitespace-nowrap text-soft">resin {fixed(weight.resin, 2)}</dd>
