@@ -11,7 +11,7 @@ visit(
     await page.getByLabel('Thickness of the board').fill('-3');
     await page.getByLabel('Like pieces poured together').fill('two');
     await page.getByRole('button', { name: 'Put it on the table' }).click();
-    await page.getByText('A width of 40000 mm is outside what can be planned. Give 20 mm to 3000 mm.').waitFor();
+    await page.getByText('A side of 40000 mm is outside what can be planned. Give 20 mm to 3000 mm.').waitFor();
     await page.getByText('“inchs” is not a length unit here. Write mm, cm, m, in or ft, as in “12 in”. Did you mean “12 in”?').waitFor();
     await page.getByText('A thickness of −3 mm is outside what can be planned').waitFor();
     await page.getByText('Give a whole number from 1 to 50.').waitFor();
@@ -28,6 +28,7 @@ visit('a room at −10 °C, in the settings and at the start of a pour', {}, asy
   await page.keyboard.press('Enter');
   await page.getByText('A room of −10 °C is outside what can be planned. Give 5 °C to 40 °C.').waitFor();
   await page.goto(`${base}/pieces/kelp-cove-1`);
+  await page.getByRole('tab', { name: 'The batch on the clock' }).click();
   await page.getByText('Slow coating at 21.4 °C').waitFor();
   await page.getByRole('button', { name: 'Start the pour' }).click();
   await page.getByLabel('Temperature at the bench now').fill('-10');

@@ -63,7 +63,7 @@ visit('a tint edge is chosen and moved by keyboard, and held at the board’s ed
   await point.focus();
   const before = await cupMl(page, 'Deep');
   for (let i = 0; i < 4; i++) await page.keyboard.press('Shift+ArrowUp');
-  await page.getByText('A curve stays on the board: 0 to 300 mm down.').waitFor();
+  await page.getByText('A curve stays on the board: 0 to 300 mm down, 0 to 400 mm across.').waitFor();
   await until(
     () => point.getAttribute('aria-valuenow'),
     (v) => v === '0',
@@ -108,7 +108,7 @@ visit('a food piece wants its clear top, and gets it by the word below the coats
   await page.getByRole('button', { name: /^4 Clear top/ }).click();
   await page.getByRole('button', { name: 'Take this coat off' }).click();
   await page.getByText('A piece for food has no clear top over its pigment.').waitFor();
-  await page.getByRole('button', { name: 'clear', exact: true }).click();
+  await page.getByRole('button', { name: 'top', exact: true }).click();
   await page.getByText('A piece for food has no clear top over its pigment.').waitFor({ state: 'detached' });
   await page.getByRole('button', { name: /^4 Clear top/ }).waitFor();
 });
@@ -162,6 +162,7 @@ visit('units are shown as chosen and read as written', {}, async ({ page, base }
   );
   await page.goto(base + cove);
   await page.getByText('panel 15.75 × 11.81 × 0.709 in').waitFor();
+  await page.getByRole('tab', { name: 'The batch on the clock' }).click();
   await page.getByText('Slow coating at 75 °F').waitFor();
   await page.getByRole('columnheader', { name: 'fl oz' }).waitFor();
   assert.match((await cupRow(page, 'Deep'))[0]!, /^1\.\d\d$/);

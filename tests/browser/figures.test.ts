@@ -11,10 +11,17 @@ visit('every figure of the piece screen is the one the command prints', {}, asyn
     const report = pieceReport(piece, studio, Date.now(), 0);
     await page.goto(`${base}/pieces/${piece.id}`);
     await page.getByRole('heading', { name: piece.name, exact: true }).waitFor();
+    await page.getByRole('tab', { name: 'Areas' }).click();
     const chart = await page.getByRole('region', { name: 'Chart' }).innerText();
     assert.ok(chart.includes(`${plain(report.regions.beachCm2, 0)} cm²`), `${piece.name}: beach`);
     for (const [name, cm2] of Object.entries(report.regions.seaCm2))
       assert.ok(chart.includes(`${plain(cm2, 0)} cm²`), `${piece.name}: ${name}`);
+
+    assert.ok(chart.includes(`${report.finished.weightKg.total.toFixed(2)} kg`), `${piece.name}: weight`);
+    const { levelMm, wallLeftMm } = report.finished;
+    await page
+      .getByText(`total ${plain(levelMm, 1)} mm${wallLeftMm === undefined ? '' : ` · wall left ${plain(wallLeftMm, 1)} mm`}`)
+      .waitFor();
 
     for (const [i, pour] of report.pours.entries()) {
       const coat = pour.coats[0]!;
@@ -32,6 +39,7 @@ visit('every figure of the piece screen is the one the command prints', {}, asyn
       }
       const total = await cupRow(page, 'Mix in one batch');
       assert.deepEqual(total.slice(1, 3), [batch!.aG.toFixed(1), batch!.bG.toFixed(1)]);
+      await page.getByRole('tab', { name: 'The batch on the clock' }).click();
       const clock = await page.getByRole('region', { name: 'The batch on the clock' }).innerText();
       const { white, nextCoat, heatUntil } = batch!.windowsMin;
       assert.ok(clock.includes(`Pour within ${plain(heatUntil, 0)} min`));

@@ -227,6 +227,9 @@ export const withSea = (piece: Piece, sea: Sea): Piece => {
   };
 };
 
+/** A piece with a sea that was drawn elsewhere, taken as it is: the tints are spread anew over its parts. */
+export const withDrawnSea = (piece: Piece, sea: Sea): Piece => withSea(withParts(piece, sea.edges.length + 1), sea);
+
 /** A piece with another shore and edges, and all else it has drawn. */
 export const withEdgesOf = (piece: Piece, sea: Pick<Sea, 'side' | 'shoreline' | 'edges'>): Piece =>
   withSea(piece, { ...piece.sea, ...sea });

@@ -1,12 +1,18 @@
 import polylabel from 'polylabel';
 import type { Point } from '#core/document';
-import { lineLength } from './curve';
 import type { Region } from './regions';
+import { ringArea } from './shapes/ring';
 
-/** The place of a region with most room round it, in the largest of its rings, to 4 mm; nothing where it is empty. */
+/** The place of a region with most room round it, in the largest of its parts, to 4 mm; nothing where it is empty. */
 export function middleOf({ rings }: Region): Point | undefined {
-  const ring = rings.reduce((best, r) => (lineLength(r) > lineLength(best) ? r : best), rings[0] ?? []);
-  if (ring.length < 3) return undefined;
-  const [x, y] = polylabel([ring.map((p) => [p.x, p.y])], 4);
+  const sizes = rings.map(ringArea);
+  const largest = sizes.reduce((best, size, i) => (Math.abs(size) > Math.abs(sizes[best]!) ? i : best), 0);
+  if ((rings[largest]?.length ?? 0) < 3) return undefined;
+  // rings that run the other way round are openings
+  const openings = rings.filter((_, i) => sizes[i]! * sizes[largest]! < 0);
+  const [x, y] = polylabel(
+    [rings[largest]!, ...openings].map((ring) => ring.map((p) => [p.x, p.y])),
+    4,
+  );
   return { x: x!, y: y! };
 }

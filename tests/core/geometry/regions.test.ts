@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import type { Point, Sea, Shape } from '#core/document';
-import { cutBoard, foamParts, lineLength, outlineArea, rimLength, smoothCurve, type Cut } from '#core/geometry';
+import { cutBoard, foamParts, lineLength, middleOf, outlineArea, rimLength, smoothCurve, type Cut } from '#core/geometry';
 import { near, sum } from '../help';
 
 const panel: Shape = { kind: 'rectangle', width: 400, height: 300 };
@@ -142,4 +142,20 @@ test('foam lies along the shore: reach times length on a straight one, on both s
   near(strip(foam.beach), 15, 0.01);
   near(strip(foam.sea[0]!), 10, 0.01);
   near(strip(foam.sea[1]!), 30, 0.01);
+});
+
+test('a figure stands in the widest part of a region, and never in an opening of it', () => {
+  const square = (x: number, y: number, side: number): Point[] => [
+    { x, y },
+    { x: x + side, y },
+    { x: x + side, y: y + side },
+    { x, y: y + side },
+  ];
+  assert.deepEqual(middleOf({ rings: [], area: 0, rim: 0 }), undefined);
+  near(middleOf({ rings: [square(0, 0, 100)], area: 1e4, rim: 400 })!.x, 50, 4);
+  const ring = { rings: [square(0, 0, 100), square(30, 30, 40).reverse()], area: 8400, rim: 400 };
+  const { x, y } = middleOf(ring)!;
+  assert.ok(x < 30 || x > 70 || y < 30 || y > 70, `${x}, ${y}`);
+  const two = { rings: [square(0, 0, 20), square(100, 0, 60)], area: 4000, rim: 320 };
+  near(middleOf(two)!.x, 130, 4);
 });

@@ -25,7 +25,13 @@ test('the report of a piece is its plan, rounded', () => {
 
 test('the report says what is done before and after, how high it stands and what it weighs', () => {
   const studio = sample();
-  const report = (name: string) => pieceReport(studio.pieces.find((p) => p.name === name)!, studio, now, 0);
+  const report = (name: string) =>
+    pieceReport(
+      studio.pieces.find((p) => p.name === name)!,
+      studio,
+      now,
+      0,
+    );
   const cove = report('Kelp Cove I');
   assert.match(cove.before[1]!.does, /gesso 3 times/);
   assert.equal(cove.before[1]!.hours, 3);

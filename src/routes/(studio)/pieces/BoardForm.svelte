@@ -37,13 +37,16 @@
 
   // svelte-ignore state_referenced_locally
   let typed = $state(typedFrom(start, settings.length));
+  /** An outline of thousands of points is kept as it is: it is replaced, never changed. */
+  // svelte-ignore state_referenced_locally
+  let outline = $state.raw(start.shape.kind === 'outline' ? start.shape : undefined);
   let begin = $state<StartingSea>('open shore');
   /** The sea of a drawing that was taken as it is. */
   let sea = $state.raw<Sea>();
   let insist = $state(false);
 
   const read = $derived(readersOf(settings.length));
-  const reading = $derived(readBoard(typed, read));
+  const reading = $derived(readBoard(typed, outline, read));
   const uses = [
     { value: 'wall', label: 'The wall' },
     { value: 'food', label: 'Carrying food' },
@@ -51,10 +54,11 @@
   ] as const satisfies { value: Use; label: string }[];
   const seas = startingSeas.map(({ name }) => ({ value: name, label: name }));
   /** The board is drawn before it has a name. */
-  const shown = $derived(readBoard({ ...typed, name: typed.name.trim() || 'a board' }, read));
+  const shown = $derived(readBoard({ ...typed, name: typed.name.trim() || 'a board' }, outline, read));
 
   function take(own: Own) {
     typed = { ...typedFrom({ ...start, shape: own.shape, holes: own.holes }, settings.length), name: typed.name };
+    if (own.shape.kind === 'outline') outline = own.shape;
     sea = own.sea;
   }
 
@@ -76,7 +80,7 @@
         hint={typed.use === 'wall' ? undefined : 'The resin maker’s own statement decides, not this plan.'}
       />
       <Field label="Like pieces poured together" bind:text={typed.count} read={read.count} {insist} inputmode="numeric" />
-      <ShapeFields bind:typed {read} {insist} {settings} onown={take} />
+      <ShapeFields bind:typed bind:outline {read} {insist} {settings} onown={take} />
       <SurfaceFields bind:typed {read} {insist} {settings} />
       {#if resins}
         {#if resins.length}<Choice

@@ -113,14 +113,23 @@
     const part = partOf(toBoard(event), plan.cut);
     if (part >= 0) onpart(part);
   }
-  /** A wheel turned over the chart zooms it, and does not scroll the page. */
-  function wheeled(node: SVGElement) {
+  /** A wheel or two fingers over the chart zoom it and not the page; one finger on a whole board still scrolls the page. */
+  function zooming(node: SVGElement) {
     const turn = (event: WheelEvent): void => {
       event.preventDefault();
       view.by(Math.exp(-event.deltaY / 400), toBoard(event));
     };
+    const pinch = (event: TouchEvent): void => {
+      if (event.touches.length > 1) event.preventDefault();
+    };
     node.addEventListener('wheel', turn, { passive: false });
-    return () => node.removeEventListener('wheel', turn);
+    node.addEventListener('touchstart', pinch, { passive: false });
+    node.addEventListener('touchmove', pinch, { passive: false });
+    return () => {
+      node.removeEventListener('wheel', turn);
+      node.removeEventListener('touchstart', pinch);
+      node.removeEventListener('touchmove', pinch);
+    };
   }
 </script>
 
@@ -144,7 +153,7 @@
         <button
           type="button"
           class="button button-quiet min-h-6! px-1!"
-          aria-label="Show the whole board"
+          aria-label="{fixed(view.zoom * 100, 0)} %, show the whole board"
           disabled={!view.zoomed}
           onclick={() => view.fit()}>{fixed(view.zoom * 100, 0)} %</button
         >
@@ -161,13 +170,13 @@
             <!-- coats and cups choose the same parts from the keyboard, and buttons zoom -->
             <!-- svelte-ignore a11y_no_static_element_interactions -->
             <g
-              class={view.zoomed ? 'cursor-move touch-none' : ''}
+              class={view.zoomed ? 'cursor-move touch-none' : 'touch-pan-y'}
               onpointerdown={down}
               onpointermove={move}
               onpointerup={up}
               onpointercancel={up}
               ondblclick={addPoint}
-              {@attach wheeled}
+              {@attach zooming}
             >
               <rect
                 x={-view.origin.x - 10}
@@ -235,5 +244,9 @@
   {#if held}<p class="shrink-0 px-3 pb-1 text-[13px] text-warn" role="status">
       A curve stays on the board: 0 to {writeLength(plan.bounds.height, unit)} down, 0 to {writeLength(plan.bounds.width, unit)} across.
     </p>{/if}
-  <div class="max-h-26 shrink-0 overflow-y-auto"><Findings {findings} /></div>
+  <!-- a list that scrolls is reached by the keyboard -->
+  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+  {#if findings.length}<div class="max-h-26 shrink-0 overflow-y-auto" role="group" aria-label="On the board" tabindex="0">
+      <Findings {findings} />
+    </div>{/if}
 </Sheet>

@@ -45,9 +45,10 @@
     return editor.commit(label, (p) => withCoat(p, id, to));
   };
   const set = <T extends Coat>(label: string, part: Partial<T>) => change(label, (old) => ({ ...old, ...part }) as Coat);
-  const act = (label: string, to: (p: Piece, id: string) => Piece) => {
-    const id = coat.id;
-    return editor.commit(label, (p) => to(p, id));
+  const act = (label: string, to: (p: Piece, id: string, number: number) => Piece) => {
+    // a change is made to the draft and then to what is stored, so what it reads must stand still
+    const [{ id }, { number }] = [coat, c];
+    return editor.commit(label, (p) => to(p, id, number));
   };
 </script>
 
@@ -174,13 +175,13 @@
       type="button"
       class="button button-quiet px-2!"
       disabled={c.number === plan.coats.length}
-      onclick={() => act(`Move ${c.name} up`, (p, id) => withCoatMoved(p, id, c.number))}>Up</button
+      onclick={() => act(`Move ${c.name} up`, (p, id, number) => withCoatMoved(p, id, number))}>Up</button
     >
     <button
       type="button"
       class="button button-quiet px-2!"
       disabled={c.number === 1}
-      onclick={() => act(`Move ${c.name} down`, (p, id) => withCoatMoved(p, id, c.number - 2))}>Down</button
+      onclick={() => act(`Move ${c.name} down`, (p, id, number) => withCoatMoved(p, id, number - 2))}>Down</button
     >
     <button type="button" class="button button-quiet px-2!" onclick={() => act(`Take off ${c.name}`, withoutCoat)}
       >Take this coat off</button

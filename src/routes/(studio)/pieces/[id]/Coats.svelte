@@ -77,11 +77,11 @@
             <button
               type="button"
               class="flex min-w-0 grow gap-2 text-left"
-              aria-label="{c.number} {c.name}, {waitWords(plan, c)}"
               aria-expanded={open}
               onclick={() => (selected = id)}
               onkeydown={(e) => key(e, c)}
             >
+              <span class="sr-only">{c.number}</span>
               <span class="min-w-0 grow">
                 <span class="block truncate {open ? 'font-bold' : ''}"
                   >{c.name}{#if marks(c)}<span class="ml-1 text-[13px] font-bold text-buoy">{marks(c)}</span>{/if}</span

@@ -50,7 +50,14 @@
         </div>
       {/each}
     </dl>
-    <div class="overflow-y-auto border-t border-rule px-3 py-2 text-[13px] lg:max-h-60">
+    <!-- a list that scrolls is reached by the keyboard -->
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <div
+      class="overflow-y-auto border-t border-rule px-3 py-2 text-[13px] lg:max-h-60"
+      role="group"
+      aria-label="Work on the board"
+      tabindex="0"
+    >
       <h3 class="font-bold">Before the resin, {hours(hoursBefore(piece, means.method))}</h3>
       <ol class="mt-1 flex list-decimal flex-col gap-1 pl-5">
         {#each workBefore(piece, means.method) as w (w.does)}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Settings } from '#core/document';
+  import type { Outline, Settings } from '#core/document';
   import Choice from '$lib/ui/Choice.svelte';
   import Field from '$lib/ui/Field.svelte';
   import SvgOutline from './SvgOutline.svelte';
@@ -9,13 +9,14 @@
   /** The shape of a board by its real measures. */
   interface Props {
     typed: Typed;
+    outline: Outline | undefined;
     read: Readers;
     insist: boolean;
     settings: Settings;
     /** A drawing written by this app was opened, with the sea that goes with it. */
     onown: (own: Own) => void;
   }
-  let { typed = $bindable(), read, insist, settings, onown }: Props = $props();
+  let { typed = $bindable(), outline = $bindable(), read, insist, settings, onown }: Props = $props();
 
   const shapes = [
     { value: 'rectangle', label: 'Panel, rectangular' },
@@ -33,7 +34,7 @@
 
 <Choice label="Shape" bind:value={typed.kind} options={shapes} />
 {#if typed.kind === 'outline'}
-  <SvgOutline bind:outline={typed.outline} {settings} {onown} />
+  <SvgOutline bind:outline {settings} {onown} />
 {:else if typed.kind === 'round' || typed.kind === 'clock'}
   <Field label="Diameter" bind:text={typed.width} read={read.width} {insist} hint="As you write it: 30 cm, 12 in, 300." />
 {:else}

@@ -29,7 +29,6 @@ export interface Typed {
   handleWidth: string;
   seed: string;
   uneven: string;
-  outline?: Outline;
   clockHole: string;
   clockShaft: string;
   clockDial: string;
@@ -68,7 +67,6 @@ export function typedFrom(start: BoardAnswers, unit: Settings['length']): Typed 
     handleWidth: write(shape.kind === 'plank' ? shape.handle.width : 55),
     seed: String(shape.kind === 'slice' ? shape.seed : 1),
     uneven: `${plain(shape.kind === 'slice' ? shape.uneven * 100 : 6, 1)} %`,
-    ...(shape.kind === 'outline' && { outline: shape }),
     clockHole: write(clock?.hole ?? 10),
     clockShaft: write(clock?.shaft ?? 24),
     clockDial: write(clock?.dial ?? 110),
@@ -154,8 +152,8 @@ export type BoardReading = { ok: true; answers: BoardAnswers } | { ok: false; sa
 
 class Unread extends Error {}
 
-/** Reads all that was typed, or says the first thing that is not right. */
-export function readBoard(t: Typed, read: Readers): BoardReading {
+/** Reads all that was typed, or says the first thing that is not right. @param outline what was read from a file, if anything */
+export function readBoard(t: Typed, outline: Outline | undefined, read: Readers): BoardReading {
   const value = (key: keyof Readers, text: string): number => {
     const reading = read[key](text);
     if (!reading.ok) throw new Unread(reading.says);
@@ -163,8 +161,8 @@ export function readBoard(t: Typed, read: Readers): BoardReading {
   };
   const shapeOf = (): Shape => {
     if (t.kind === 'outline') {
-      if (!t.outline) throw new Unread('Open an SVG file with the outline first.');
-      return t.outline;
+      if (!outline) throw new Unread('Open an SVG file with the outline first.');
+      return outline;
     }
     const width = value('width', t.width);
     if (t.kind === 'round' || t.kind === 'clock') return { kind: 'round', diameter: width };

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { startingBoard, startingPiece, withSea, type BoardAnswers, type Sea, type StartingSea } from '#core/document';
+  import { startingBoard, startingPiece, withDrawnSea, type BoardAnswers, type Sea, type StartingSea } from '#core/document';
   import { addPiece } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
@@ -30,7 +30,7 @@
     if (!pieces || !pours || !resins || !colourants) return;
     const id = idFor(answers.name, [...pieces.map((p) => p.id), ...pours.map((p) => p.pieceId)]);
     const piece = startingPiece(id, answers, { resins, colourants }, drawn.start);
-    if (await attempt(() => addPiece(drawn.sea ? withSea(piece, drawn.sea) : piece))) await goto(`/pieces/${id}`);
+    if (await attempt(() => addPiece(drawn.sea ? withDrawnSea(piece, drawn.sea) : piece))) await goto(`/pieces/${id}`);
   }
 </script>
 

@@ -2,7 +2,7 @@
   import { toast } from 'svelte-sonner';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { limits, withSea, withShape, type BoardAnswers, type Piece, type Sea } from '#core/document';
+  import { limits, withDrawnSea, withShape, type BoardAnswers, type Piece, type Sea } from '#core/document';
   import { length, readWithin, writeLength } from '#core/units';
   import Field from '$lib/ui/Field.svelte';
   import { readPiece } from '$lib/store/studio';
@@ -57,7 +57,7 @@
     const stored = await attempt(() =>
       editPiece(id, 'Change the board', (old) => {
         const shaped = withShape(old, answers.shape);
-        const kept = { ...(sea ? withSea(shaped, sea) : shaped) };
+        const kept = { ...(sea ? withDrawnSea(shaped, sea) : shaped) };
         for (const key of ASKED) delete kept[key];
         return {
           ...kept,

@@ -1,0 +1,155 @@
+import assert from 'node:assert/strict';
+import type { Page } from 'playwright-core';
+import { cupMl, until, visit } from './help';
+
+const cove = '/pieces/kelp-cove-1';
+const coat = (page: Page, name: RegExp) => page.getByRole('button', { name });
+/** Names of the coats, top first. */
+const order = async (page: Page): Promise<string[]> =>
+  (
+    await page
+      .getByRole('region', { name: 'Coats' })
+      .locator('button[aria-expanded] > span:nth-child(2) > span:first-child')
+      .allInnerTexts()
+  ).filter((t) => t !== 'why');
+
+visit('coats are put in another order by drag, by Alt with the arrow keys, and by Up and Down', {}, async ({ page, base }) => {
+  await page.goto(base + cove);
+  await coat(page, /^6 Clear top/).waitFor();
+  const first = await order(page);
+  assert.equal(first.length, 6);
+
+  await coat(page, /^4 Glaze/).focus();
+  await page.keyboard.press('Alt+ArrowUp');
+  await coat(page, /^5 Glaze/).waitFor();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await coat(page, /^4 Glaze/).waitFor();
+
+  await coat(page, /^4 Glaze/).click();
+  await page.getByRole('button', { name: 'Down', exact: true }).click();
+  await coat(page, /^3 Glaze/).waitFor();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await coat(page, /^4 Glaze/).waitFor();
+
+  const handle = (await page.getByRole('button', { name: 'Move Clear top, coat 6' }).boundingBox())!;
+  const target = (await page.getByRole('button', { name: 'Move Wave, coat 5' }).boundingBox())!;
+  await page.mouse.move(handle.x + 8, handle.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(handle.x + 10, handle.y + 30, { steps: 6 });
+  await page.mouse.move(target.x + 10, target.y + 24, { steps: 10 });
+  await page.waitForTimeout(300);
+  await page.mouse.up();
+  await coat(page, /^5 Clear top/).waitFor();
+  assert.deepEqual(await order(page), [first[1], first[0], ...first.slice(2)]);
+  await page.reload();
+  await coat(page, /^5 Clear top/).waitFor();
+});
+
+visit('a coat is laid twice, over a part of the board, and each choice moves its cups', {}, async ({ page, base }) => {
+  await page.goto(base + cove);
+  await coat(page, /^4 Glaze/).click();
+  const whole = await cupMl(page, 'Glaze');
+  await page.getByRole('combobox', { name: /^over/ }).selectOption('deep');
+  await until(
+    () => cupMl(page, 'Glaze'),
+    (ml) => ml < 0.9 * whole,
+    'half of the board',
+  );
+  await page.getByLabel('as far as').fill('25 %');
+  await page.keyboard.press('Enter');
+  const quarter = await until(
+    () => cupMl(page, 'Glaze'),
+    (ml) => ml < 0.5 * whole,
+    'a quarter',
+  );
+  await page.getByLabel('back from rim').fill('2 cm');
+  await page.keyboard.press('Enter');
+  await until(
+    () => cupMl(page, 'Glaze'),
+    (ml) => ml < quarter,
+    'back from the rim',
+  );
+  await page.getByRole('button', { name: 'Duplicate' }).click();
+  await coat(page, /^5 Glaze/).waitFor();
+  await coat(page, /^7 Clear top/).waitFor();
+});
+
+visit('the schools: the usual is marked, its reason one tap away, and another way changes the plan', {}, async ({ page, base }) => {
+  await page.goto(base + cove);
+  await coat(page, /^3 Wave/).click();
+  const under = page.getByLabel('under the white', { exact: true });
+  assert.match(await under.locator('option').first().innerText(), /clear barrier \(usual\)/);
+  await page.getByRole('button', { name: 'Why: under the white' }).click();
+  await page.getByText('A barrier keeps white from going blue, and lets it float and thin out.').waitFor();
+  const white = await cupMl(page, 'White');
+  await page.getByLabel('lace wanted', { exact: true }).selectOption('bright');
+  await until(
+    () => cupMl(page, 'White'),
+    (ml) => ml > 1.15 * white,
+    'a bright line takes more white',
+  );
+  await under.selectOption('none');
+  await page.getByRole('row', { name: /^Clear held back/ }).waitFor({ state: 'detached' });
+  await page.getByLabel('heat', { exact: true }).selectOption('torch then air');
+  await page.getByLabel('cell additive', { exact: true }).selectOption('silicone');
+  await coat(page, /^4 Glaze/).click();
+  await page.getByText('Glaze goes over a wave with silicone.').waitFor();
+});
+
+visit('section, coats and cups are linked, and either end of the cut is moved by mouse and keyboard', {}, async ({ page, base }) => {
+  await page.goto(base + cove);
+  const section = page.getByRole('group', { name: /^Section from A to B/ });
+  await section.waitFor();
+  await section
+    .locator('path[fill]:not([fill^="url"])', { has: page.locator('title', { hasText: /^Glaze/ }) })
+    .first()
+    .click();
+  assert.equal(await coat(page, /^4 Glaze/).getAttribute('aria-expanded'), 'true');
+  await page.getByRole('region', { name: 'Cups for pour 2' }).waitFor();
+  await coat(page, /^1 Sand/).click();
+  await section.getByText(/^Sand: up to 2 mm in this cut/).waitFor();
+
+  const name = (): Promise<string> => section.getAttribute('aria-label').then(String);
+  const was = await name();
+  const end = page.getByRole('slider', { name: 'End A of the section' });
+  const box = (await end.boundingBox())!;
+  await page.mouse.move(box.x + 8, box.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(box.x - 120, box.y - 60, { steps: 5 });
+  await page.mouse.up();
+  const dragged = await until(name, (n) => n !== was, 'dragged');
+  await end.focus();
+  await page.keyboard.press('Shift+ArrowUp');
+  await until(name, (n) => n !== dragged, 'nudged');
+});
+
+visit('a cup marks its part of the chart, and a part of the chart chooses its coat', {}, async ({ page, base }) => {
+  await page.goto(base + cove);
+  const marks = page.locator('svg[aria-label^="Chart of"] path.stroke-buoy\\/60');
+  await page.getByRole('region', { name: /^Cups/ }).getByRole('button', { name: 'Deep' }).click();
+  await until(
+    () => marks.count(),
+    (n) => n === 1,
+    'marked',
+  );
+  const chart = (await page.getByRole('group', { name: 'Chart of Kelp Cove I' }).boundingBox())!;
+  await page.mouse.click(chart.x + 0.55 * chart.width, chart.y + 0.85 * chart.height);
+  assert.equal(await coat(page, /^1 Sand/).getAttribute('aria-expanded'), 'true');
+});
+
+visit('hours of preparation changed in the settings reach the board’s work list', {}, async ({ page, base }) => {
+  await page.goto(`${base}/settings`);
+  const gesso = page.getByLabel('A coat of gesso');
+  await gesso.fill('2,5 h');
+  await page.keyboard.press('Enter');
+  await until(
+    () => gesso.inputValue(),
+    (v) => v === '2.5 h',
+    'stored',
+  );
+  await gesso.fill('100 d');
+  await page.keyboard.press('Enter');
+  await page.getByText(/A step of 2400 h is outside/).waitFor();
+  await page.goto(`${base}/pieces/kelp-cove-1/board`);
+  await page.getByText(/gesso 3 times.*7\.5 h/).waitFor();
+});

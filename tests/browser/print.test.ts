@@ -1,0 +1,85 @@
+import assert from 'node:assert/strict';
+import { visit } from './help';
+
+/** Page sizes of a PDF, mm. */
+const sizes = (pdf: Buffer): [number, number][] =>
+  [...pdf.toString('latin1').matchAll(/\/MediaBox\s*\[\s*0\s+0\s+([\d.]+)\s+([\d.]+)\s*\]/g)].map((m) => [
+    Math.round((Number(m[1]) / 72) * 25.4),
+    Math.round((Number(m[2]) / 72) * 25.4),
+  ]);
+const printed = { preferCSSPageSize: true, printBackground: true };
+
+visit('the template is printed at full size on as many pages as it says, and nothing else with it', {}, async ({ page, base }) => {
+  await page.goto(`${base}/pieces/kelp-cove-1/print?what=template`);
+  await page.getByText('4 pages across, at 100 %').waitFor();
+  assert.deepEqual(
+    sizes(await page.pdf(printed)),
+    Array.from({ length: 4 }, () => [297, 210]),
+  );
+  await page.getByLabel('paper').selectOption('A3');
+  await page.getByText('2 pages').waitFor();
+  const laid = sizes(await page.pdf(printed));
+  assert.equal(laid.length, 2);
+  assert.deepEqual([...laid[0]!].sort(), [297, 420]);
+  await page.emulateMedia({ media: 'print' });
+  assert.equal(await page.getByRole('button', { name: 'Print' }).isVisible(), false);
+  assert.equal(await page.getByRole('region', { name: 'Tide line' }).isVisible(), false);
+});
+
+visit(
+  'on the page a millimetre is a millimetre: the board’s width and the check bar measure as they should',
+  {},
+  async ({ page, base }) => {
+    await page.goto(`${base}/pieces/skerry-coasters/print?what=template`);
+    const sheet = page.getByRole('img', { name: 'Template of Skerry coasters, page A1' });
+    await sheet.waitFor();
+    const [, , wide] = (await sheet.getAttribute('viewBox'))!.split(' ').map(Number);
+    // a unit of the drawing is as many CSS pixels as a millimetre has
+    const unit = (await sheet.boundingBox())!.width / wide!;
+    assert.ok(Math.abs(unit / (96 / 25.4) - 1) < 0.001, `${unit}`);
+    const outline = (await sheet.locator('path[stroke-width="0.6"]').getAttribute('d'))!;
+    const across = [...outline.matchAll(/([\d.]+) [\d.]+/g)].map((m) => Number(m[1]));
+    assert.ok(Math.abs(Math.max(...across) - Math.min(...across) - 100) < 0.1);
+    assert.match((await sheet.locator('g > path').first().getAttribute('d'))!, /^M[\d.]+ [\d.]+h100M/);
+    await sheet.getByText('100 mm: measure it.').waitFor();
+  },
+);
+
+visit('a piece sheet is one page, whatever the piece, and says what the screen says', {}, async ({ page, base }) => {
+  for (const id of ['kelp-cove-1', 'ferry-tray', 'jetty-rail', 'skerry-coasters']) {
+    await page.goto(`${base}/pieces/${id}`);
+    await page.getByRole('link', { name: 'Print' }).click();
+    await page.getByText('one page upright').waitFor();
+    await page.waitForTimeout(200);
+    assert.deepEqual(sizes(await page.pdf(printed)), [[210, 297]], id);
+  }
+  await page.goto(`${base}/pieces/kelp-cove-1/print`);
+  const text = await page.getByRole('article', { name: 'Piece sheet of Kelp Cove I' }).innerText();
+  for (const says of [
+    'gesso × 3',
+    'Sea, five tints',
+    'Clear held back',
+    'Pour 3',
+    'Prime with gesso 3 times',
+    'Peel the tape off the back',
+  ])
+    assert.ok(text.includes(says), says);
+  await page.getByLabel('paper').selectOption('Letter');
+  assert.deepEqual(sizes(await page.pdf(printed)), [[216, 279]]);
+});
+
+visit('a plan of twelve coats still fits its one page', {}, async ({ page, base }) => {
+  await page.goto(`${base}/pieces/kelp-cove-1`);
+  for (let i = 7; i <= 12; i++) {
+    await page.getByRole('button', { name: 'sea', exact: true }).click();
+    await page.getByRole('button', { name: new RegExp(`^${i} Sea`) }).waitFor();
+  }
+  assert.equal(await page.getByRole('button', { name: 'glaze', exact: true }).isEnabled(), false);
+  await page.getByRole('link', { name: 'Print' }).click();
+  await page.getByText('one page upright').waitFor();
+  await page.waitForTimeout(300);
+  assert.deepEqual(sizes(await page.pdf(printed)), [[210, 297]]);
+  const sheet = (await page.getByRole('article').boundingBox())!;
+  const last = (await page.getByText('The product’s safety sheet decides').boundingBox())!;
+  assert.ok(last.y + last.height < sheet.y + sheet.height, 'its last line is on the page');
+});
