@@ -15,7 +15,7 @@ visit(
     await page.getByText('“inchs” is not a length unit here. Write mm, cm, m, in or ft, as in “12 in”. Did you mean “12 in”?').waitFor();
     await page.getByText('A thickness of −3 mm is outside what can be planned').waitFor();
     await page.getByText('Give a whole number from 1 to 50.').waitFor();
-    await page.getByText('Give the piece a name').waitFor();
+    await page.getByText('Give the piece a name').first().waitFor();
     assert.equal(await page.getByLabel('Width').inputValue(), '40 m');
     assert.equal(await page.getByLabel('Height').inputValue(), '12 inchs');
     assert.equal(new URL(page.url()).pathname, '/pieces/new');

@@ -58,7 +58,7 @@
 </script>
 
 <Sheet title="Coats" aside="top first" class="h-full">
-  <div class="min-h-0 grow overflow-y-auto">
+  <div class="relative min-h-0 grow overflow-y-auto">
     <div
       use:dragHandleZone={{ items: rows, flipDurationMs: 0, dropTargetStyle: {}, type: 'coats' }}
       onconsider={(e: CustomEvent<DndEvent<Row>>) => (dragged = e.detail.items)}

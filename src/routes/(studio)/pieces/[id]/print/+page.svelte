@@ -59,7 +59,14 @@
         <button type="button" class="button button-main" onclick={() => window.print()}>Print</button>
       </div>
     </div>
-    <div class="flex flex-col items-center gap-4 overflow-x-auto print:block print:overflow-visible">
+    <!-- paper wider than the screen is scrolled from the keyboard too -->
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <div
+      class="flex flex-col gap-4 overflow-x-auto *:mx-auto print:block print:overflow-visible"
+      role="group"
+      aria-label="What is printed"
+      tabindex="0"
+    >
       {#if template}
         {#each laid.pages as sheet (`${sheet.row} ${sheet.column}`)}<TemplatePage {plan} {laid} {sheet} {paper} />{/each}
       {:else}<PieceSheet {plan} {paper} {settings} />{/if}
