@@ -4,7 +4,6 @@
   import { shared } from '$lib/store/shared.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import Tabs from '$lib/ui/Tabs.svelte';
-  import BatchClock from './BatchClock.svelte';
   import type { Drawing } from './drawing.svelte';
   import Section from './Section.svelte';
 
@@ -41,6 +40,10 @@
     </p>
   {/snippet}
   {#if view === 'section'}<Section bind:this={section} {plan} {drawing} {selected} {onselect} />
-  {:else if batch}<BatchClock {batch} {steps} white={steps.some((s) => s.kind === 'white')} />
+  {:else if batch}{#await import('./BatchClock.svelte') then { default: BatchClock }}<BatchClock
+        {batch}
+        {steps}
+        white={steps.some((s) => s.kind === 'white')}
+      />{/await}
   {:else}<p class="p-3 text-soft">No coats yet, so no clock.</p>{/if}
 </Sheet>

@@ -7,7 +7,6 @@
   import { writeDoses } from '$lib/ui/doses';
   import Findings from '$lib/ui/Findings.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
-  import CupDetail from './CupDetail.svelte';
   import type { Drawing } from './drawing.svelte';
   import type { PieceEditor } from './editor.svelte';
 
@@ -77,7 +76,11 @@
                   >{cup.doses.length ? writeShare(cup.load) : '–'}</td
                 >
               </tr>
-              {#if open}<tr><td colspan="6" class="pr-3 pl-3"><CupDetail {editor} {plan} {cup} /></td></tr>{/if}
+              {#if open}<tr
+                  ><td colspan="6" class="pr-3 pl-3"
+                    >{#await import('./CupDetail.svelte') then { default: CupDetail }}<CupDetail {editor} {plan} {cup} />{/await}</td
+                  ></tr
+                >{/if}
             {/each}
             <tr class="sticky bottom-0 border-t border-line bg-sheet text-right font-bold [&>td]:px-1 [&>td]:py-1.5">
               <th scope="row" class="pl-3 text-left whitespace-nowrap">Mix in one batch</th>

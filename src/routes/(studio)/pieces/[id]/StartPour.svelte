@@ -1,75 +1,23 @@
 <script lang="ts">
-  import { Dialog } from 'bits-ui';
-  import { goto } from '$app/navigation';
-  import { limits, type Piece } from '#core/document';
+  import type { Component, ComponentProps } from 'svelte';
+  import type { Piece } from '#core/document';
   import type { PourPlan } from '#core/plan';
-  import { roomAt } from '#core/schedule';
-  import { readWithin, temperature, writeTemperature, writeVolume } from '#core/units';
-  import { startPour } from '$lib/store/pours';
-  import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
-  import { offsetAt } from '$lib/ui/clock.svelte';
-  import Field from '$lib/ui/Field.svelte';
+  import type StartDialog from './StartDialog.svelte';
 
-  /** Asks for the room as it is now, since every clock of the pour runs on it, and starts. */
+  /** Starts a pour, once its question has been answered; the dialog is fetched when it is first asked for. */
   let { piece, pour, number, again }: { piece: Piece; pour: PourPlan; number: number; again: boolean } = $props();
 
+  let Asking = $state.raw<Component<ComponentProps<typeof StartDialog>, object, 'open'>>();
   let open = $state(false);
-  let text = $state('');
-  let insist = $state(false);
-  const settings = $derived(shared.settings!);
-  const read = (typed: string) =>
-    readWithin(temperature, typed, limits.room, 'A room', (v) => writeTemperature(v, settings.temperature), settings.temperature);
-
-  function ask() {
-    const now = Date.now();
-    text = shared.room ? writeTemperature(roomAt(shared.room, now / 60_000 + offsetAt(now)), settings.temperature) : '';
-    insist = false;
-    open = true;
-  }
-
-  async function start(event: SubmitEvent) {
-    event.preventDefault();
-    const reading = read(text);
-    insist = true;
-    if (!reading.ok) return;
-    await attempt(async () => {
-      const id = await startPour(
-        piece,
-        pour.coats.map((c) => c.coat.id),
-        reading.value,
-      );
-      await goto(`/pour/${id}`);
+  const ask = () =>
+    attempt(async () => {
+      Asking = (await import('./StartDialog.svelte')).default;
+      open = true;
     });
-  }
 </script>
 
 <button type="button" class="button {again ? '' : 'button-main'}" disabled={!pour.batches.length} onclick={ask}
   >{again ? 'Pour it again' : 'Start the pour'}</button
 >
-<Dialog.Root bind:open>
-  <Dialog.Portal>
-    <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
-    <Dialog.Content class="sheet fixed top-1/2 left-1/2 z-50 w-[min(480px,calc(100vw-32px))] -translate-x-1/2 -translate-y-1/2 p-5">
-      <Dialog.Title class="font-serif text-[22px]">Pour {number} of {piece.name}</Dialog.Title>
-      <Dialog.Description class="mt-1 text-soft">
-        {pour.coats.map((c) => c.name).join(', ')}: {pour.batches
-          .map((b) => `${writeVolume(b.ml, settings.volume)} of ${b.resin.name}`)
-          .join(', ')}.
-      </Dialog.Description>
-      <form class="mt-4" onsubmit={start} novalidate>
-        <Field
-          label="Temperature at the bench now"
-          bind:text
-          {read}
-          {insist}
-          hint="Every clock of this pour runs on it. Read it where the board lies."
-        />
-        <div class="mt-5 flex justify-end gap-2">
-          <Dialog.Close class="button">Not yet</Dialog.Close>
-          <button type="submit" class="button button-main">Start</button>
-        </div>
-      </form>
-    </Dialog.Content>
-  </Dialog.Portal>
-</Dialog.Root>
+{#if Asking}<Asking bind:open {piece} {pour} {number} />{/if}

@@ -3,11 +3,7 @@
   import Tabs from '$lib/ui/Tabs.svelte';
   import type { Drawing, Tool } from '../drawing.svelte';
   import type { PieceEditor } from '../editor.svelte';
-  import AddTools from './AddTools.svelte';
-  import Areas from './Areas.svelte';
-  import DressingTools from './DressingTools.svelte';
   import LineTools from './LineTools.svelte';
-  import SeaTools from './SeaTools.svelte';
 
   /** What is done to the drawing, one kind of thing at a time. @prop names of the parts of the sea from the shore seaward */
   let { editor, plan, drawing, names }: { editor: PieceEditor; plan: PiecePlan; drawing: Drawing; names: string[] } = $props();
@@ -25,9 +21,20 @@
   <Tabs label="What to draw" bind:value={drawing.tool} options={tools} class="px-3 pt-1" />
   <div class="min-h-17 px-3 py-1.5 text-[13px]">
     {#if drawing.tool === 'line'}<LineTools {editor} {plan} {drawing} {names} />
-    {:else if drawing.tool === 'sea'}<SeaTools {editor} {plan} />
-    {:else if drawing.tool === 'add'}<AddTools {editor} {plan} {drawing} />
-    {:else if drawing.tool === 'dressing'}<DressingTools {editor} {plan} {drawing} />
-    {:else}<Areas {plan} {names} />{/if}
+    {:else}
+      <!-- the tools that are not shown at first are fetched when they are -->
+      {#if drawing.tool === 'sea'}{#await import('./SeaTools.svelte') then { default: SeaTools }}<SeaTools {editor} {plan} />{/await}
+      {:else if drawing.tool === 'add'}{#await import('./AddTools.svelte') then { default: AddTools }}<AddTools
+            {editor}
+            {plan}
+            {drawing}
+          />{/await}
+      {:else if drawing.tool === 'dressing'}{#await import('./DressingTools.svelte') then { default: DressingTools }}<DressingTools
+            {editor}
+            {plan}
+            {drawing}
+          />{/await}
+      {:else}{#await import('./Areas.svelte') then { default: Areas }}<Areas {plan} {names} />{/await}{/if}
+    {/if}
   </div>
 </div>
