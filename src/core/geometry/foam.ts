@@ -1,15 +1,10 @@
 import type { Point, Sea } from '#core/document';
-import { common, joinedPaths, linesInside, toPaths, toRings } from './clip';
+import { linesInside, toPaths } from './clip';
 import { lineLength, shifted } from './curve';
-import { lineOf, type Cut, type Region } from './regions';
+import { lineOf, type Cut } from './regions';
 import { landOnRight } from './sides';
 import { seeded } from './seeded';
 import type { Ring } from './shapes/ring';
-
-export interface FoamParts {
-  beach: Ring[];
-  sea: Ring[][];
-}
 
 interface Line {
   line: Point[];
@@ -84,17 +79,12 @@ export interface Reach {
   seed?: number;
 }
 
-/** Strips along lines as polygons, mm. */
-function stripsAlong(lines: Line[], { reachSea, reachUp, stray = 0, seed = 0 }: Reach): Ring[] {
-  return lines.map(({ line, out }) => [
+/**
+ * The strip of foam along a wave's lines, as polygons that may run off the board and over each other (fill by the
+ * non-zero rule), mm.
+ */
+export const foamStrip = (sea: Sea, along: string | undefined, { reachSea, reachUp, stray = 0, seed = 0 }: Reach): Ring[] =>
+  waveLines(sea, along).map(({ line, out }) => [
     ...strayed(line, out * reachSea, stray, seed + 1),
     ...strayed(line, -out * reachUp, stray, seed + 2).reverse(),
   ]);
-}
-
-/** The strip of foam along a wave's lines, in the parts that lie on the beach and on each part of the sea. */
-export function foamParts(cut: Cut, sea: Sea, along: string | undefined, reach: Reach): FoamParts {
-  const strip = joinedPaths(toPaths(stripsAlong(waveLines(sea, along), reach)).map((p) => p));
-  const on = (part: Region): Ring[] => (part.area > 0 ? toRings(common(toPaths(part.rings), strip)) : []);
-  return { beach: on(cut.beach), sea: cut.sea.map(on) };
-}

@@ -4,7 +4,7 @@ export * from './curve';
 export * from './seeded';
 export { cutBoard, lineOf, type Cut, type Region } from './regions';
 export { middleOf } from './middle';
-export { foamParts, waveLength, waveOnBoard, type FoamParts } from './foam';
+export { foamStrip, waveLength, waveOnBoard } from './foam';
 export { coatRegions, inlandBand, inside, partOf, type CoatRegions, type Kept } from './parts';
 export { alongLine, distancesTo, fieldOf, partsAt, type Field } from './field';
 export { cleanRings, partition } from './clip';

@@ -1,6 +1,19 @@
+<script lang="ts" module>
+  import type { Ring } from '#core/geometry';
+
+  const written = new WeakMap<Ring[], string>();
+  /** Rings as a path, written once for each list of them: a drag leaves most of the board as it was. */
+  function path(rings: Ring[]): string {
+    let d = written.get(rings);
+    if (d === undefined)
+      written.set(rings, (d = rings.map((ring) => `M${ring.map((p) => `${p.x.toFixed(2)} ${p.y.toFixed(2)}`).join('L')}Z`).join('')));
+    return d;
+  }
+</script>
+
 <script lang="ts">
   import { holesOf } from '#core/document';
-  import { foamParts, rimRings, seedOf, type Ring } from '#core/geometry';
+  import { foamStrip, rimRings, seedOf } from '#core/geometry';
   import { hourMarks } from '#core/prepare';
   import type { PiecePlan } from '#core/plan';
 
@@ -12,8 +25,7 @@
 
   const id = $props.id();
   const piece = $derived(plan.piece);
-  const path = (rings: Ring[]): string =>
-    rings.map((ring) => `M${ring.map((p) => `${p.x.toFixed(2)} ${p.y.toFixed(2)}`).join('L')}Z`).join('');
+
   const hatch = `url(#${id}-hatch)`;
   /** How far the edge of foam strays from its mean reach, as heat leaves it. */
   const STRAY = 0.45;
@@ -21,15 +33,12 @@
     plan.colours.foams.flatMap((foam) => {
       const wave = piece.coats.find((c) => c.id === foam.coatId);
       if (wave?.kind !== 'wave') return [];
-      const { beach, sea } = foamParts(plan.cut, piece.sea, wave.along, {
-        reachSea: wave.reachSea,
-        reachUp: wave.reachUp,
-        stray: STRAY,
-        seed: seedOf(wave.id),
-      });
-      return [{ ...foam, rings: [beach, ...sea] }];
+      const { reachSea, reachUp } = wave;
+      return [{ ...foam, strip: path(foamStrip(piece.sea, wave.along, { reachSea, reachUp, stray: STRAY, seed: seedOf(wave.id) })) }];
     }),
   );
+  /** The beach and the parts of the sea, each drawn again in the foam's colour where its strip lies. */
+  const parts = $derived([plan.cut.beach, ...plan.cut.sea]);
   const rim = $derived(path(rimRings(piece.shape)));
 </script>
 
@@ -46,8 +55,9 @@
 {#if plan.colours.dry}<path d={path(plan.colours.dry.rings)} fill={plan.colours.dry.colour} fill-rule="evenodd" />{/if}
 {#if plan.colours.gravel}<path d={path(plan.colours.gravel)} fill="url(#{id}-gravel)" fill-rule="evenodd" />{/if}
 {#each foams as foam (foam.coatId)}
-  <g fill-opacity={foam.closed}>
-    {#each foam.rings as rings, i (i)}<path d={path(rings)} fill={foam.parts[i] ?? hatch} />{/each}
+  <clipPath id="{id}-{foam.coatId}"><path d={foam.strip} /></clipPath>
+  <g fill-opacity={foam.closed} clip-path="url(#{id}-{foam.coatId})">
+    {#each parts as part, i (i)}{#if part.area > 0}<path d={path(part.rings)} fill={foam.parts[i] ?? hatch} />{/if}{/each}
   </g>
 {/each}
 {#each holesOf(piece) as hole, i (i)}<circle

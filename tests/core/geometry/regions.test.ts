@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import type { Point, Sea, Shape } from '#core/document';
-import { cutBoard, foamParts, lineLength, middleOf, outlineArea, rimLength, smoothCurve, type Cut } from '#core/geometry';
+import { cutBoard, foamStrip, lineLength, middleOf, outlineArea, partition, rimLength, smoothCurve, type Cut } from '#core/geometry';
 import { near, sum } from '../help';
 
 const panel: Shape = { kind: 'rectangle', width: 400, height: 300 };
@@ -136,12 +136,25 @@ test('a smooth curve goes through its points, and through straight ones straight
 
 test('foam lies along the shore: reach times length on a straight one, on both sides', () => {
   const sea = level(200, 190);
-  const foam = foamParts(cutBoard(panel, [], sea), sea, undefined, { reachSea: 40, reachUp: 15 });
-  const strip = (rings: Point[][]): number =>
-    sum(rings.map((ring) => Math.max(...ring.map((p) => p.y)) - Math.min(...ring.map((p) => p.y))));
-  near(strip(foam.beach), 15, 0.01);
-  near(strip(foam.sea[0]!), 10, 0.01);
-  near(strip(foam.sea[1]!), 30, 0.01);
+  const [strip] = foamStrip(sea, undefined, { reachSea: 40, reachUp: 15 });
+  const heights = strip!.map((p) => p.y);
+  near(Math.min(...heights), 160, 0.01);
+  near(Math.max(...heights), 215, 0.01);
+  const inside = (part: { rings: Point[][] }): number =>
+    sum(partition(part.rings, [strip!]).inside.map((ring) => Math.max(...ring.map((p) => p.y)) - Math.min(...ring.map((p) => p.y))));
+  const cut = cutBoard(panel, [], sea);
+  near(inside(cut.beach), 15, 0.01);
+  near(inside(cut.sea[0]!), 10, 0.01);
+  near(inside(cut.sea[1]!), 30, 0.01);
+});
+
+test('foam that strays keeps its mean reach, and the same seed gives the same edge', () => {
+  const sea = level(200, 190);
+  const strip = (seed: number) => foamStrip(sea, undefined, { reachSea: 40, reachUp: 15, stray: 0.45, seed })[0]!;
+  assert.deepEqual(strip(7), strip(7));
+  assert.notDeepEqual(strip(7), strip(8));
+  const edge = strip(7).filter((p) => p.y < 200);
+  near(sum(edge.map((p) => 200 - p.y)) / edge.length, 40, 6);
 });
 
 test('a figure stands in the widest part of a region, and never in an opening of it', () => {

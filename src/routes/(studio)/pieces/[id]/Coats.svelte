@@ -19,11 +19,16 @@
   }: { editor: PieceEditor; plan: PiecePlan; findings: Finding[]; selected: string } = $props();
 
   const settings = $derived(shared.settings!);
-  interface Row {
-    id: string;
-    c: CoatPlan;
-  }
-  const stored = $derived([...plan.coats].reverse().map((c): Row => ({ id: c.coat.id, c })));
+  type Row = { id: string };
+  /** The order as it is stored; the same list for as long as it is the same order, so that the zone of the drag rests. */
+  const ids = $derived(plan.coats.map((c) => c.coat.id).join('|'));
+  const stored = $derived(
+    ids
+      .split('|')
+      .filter(Boolean)
+      .reverse()
+      .map((id): Row => ({ id })),
+  );
   /** The order while a coat is dragged. */
   let dragged = $state.raw<Row[]>();
   const rows = $derived(dragged ?? stored);
@@ -65,7 +70,8 @@
       onfinalize={drop}
       aria-label="Coats, top first"
     >
-      {#each rows as { id, c } (id)}
+      {#each rows as { id } (id)}
+        {@const c = plan.coats.find((own) => own.coat.id === id)!}
         {@const open = id === selected}
         <div class="border-b border-rule {open ? 'border-l-3 border-l-buoy bg-paper' : 'bg-sheet'}">
           <div class="flex gap-1 px-3 py-1 leading-[1.3]">
