@@ -2,6 +2,7 @@
   import { clearanceOf, type Batch, type PiecePlan, type Step } from '#core/plan';
   import { plain, writeTemperature } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
+  import { AtLeisure } from '$lib/ui/leisure.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import Tabs from '$lib/ui/Tabs.svelte';
   import type { Drawing } from './drawing.svelte';
@@ -18,13 +19,15 @@
   }
   let { plan, drawing, batch, steps, selected, onselect }: Props = $props();
 
+  const seen = new AtLeisure(() => plan);
+
   let view = $state<'section' | 'clock'>('section');
   let section = $state<Section>();
   const views = [
     { value: 'section', label: 'Section A–B' },
     { value: 'clock', label: 'The batch on the clock' },
   ] as const;
-  const clearance = $derived(clearanceOf(plan));
+  const clearance = $derived(clearanceOf(seen.current));
   const settings = $derived(shared.settings!);
 </script>
 
@@ -39,7 +42,7 @@
       {:else if batch}{batch.resin.name} at {writeTemperature(plan.means.roomC, settings.temperature)}{/if}
     </p>
   {/snippet}
-  {#if view === 'section'}<Section bind:this={section} {plan} {drawing} {selected} {onselect} />
+  {#if view === 'section'}<Section bind:this={section} plan={seen.current} {drawing} {selected} {onselect} />
   {:else if batch}{#await import('./BatchClock.svelte') then { default: BatchClock }}<BatchClock
         {batch}
         {steps}

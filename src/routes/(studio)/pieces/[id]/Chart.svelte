@@ -161,7 +161,7 @@
       </span>
     </div>
   {/snippet}
-  <div class="relative min-h-56 grow" bind:clientWidth={view.width} bind:clientHeight={view.height}>
+  <div class="relative min-h-56 grow [contain:strict] will-change-transform" bind:clientWidth={view.width} bind:clientHeight={view.height}>
     {#if view.width > 0}
       <svg class="absolute inset-0" width={view.width} height={view.height} role="group" aria-label="Chart of {plan.piece.name}">
         <Rulers {view} width={plan.bounds.width} height={plan.bounds.height} {unit} />

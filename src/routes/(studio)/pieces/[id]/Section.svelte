@@ -119,7 +119,7 @@
   const chosen = $derived(section.layers.filter((l) => l.coatId === selected));
 </script>
 
-<div class="relative min-h-36 grow" bind:clientWidth={width} bind:clientHeight={height}>
+<div class="relative min-h-36 grow [contain:strict]" bind:clientWidth={width} bind:clientHeight={height}>
   {#if width > 0}
     <svg
       class="absolute inset-0 block text-[11px]"
