@@ -45,8 +45,8 @@ export function linesInside(lines: Point[][], paths: Paths): Point[][] {
 type Path = Paths[number];
 type Vertex = Path[number];
 
-/** How near a vertex must be to a side to lie on it, µm: the clipper rounds to whole ones. */
-const ON = 2;
+/** How near a vertex must be to a side to lie on it, µm: the clipper rounds to whole ones, where sides meet flatly more than once. */
+const ON = 5;
 
 /** Whether p lies on the side a–b of a polygon. The box is tried first, since almost every side fails it. */
 function onSide(px: number, py: number, a: Vertex, b: Vertex): boolean {
@@ -57,11 +57,13 @@ function onSide(px: number, py: number, a: Vertex, b: Vertex): boolean {
   return Math.abs((px - a.x) * dy - (py - a.y) * dx) < ON * Math.sqrt(dx * dx + dy * dy);
 }
 
-/** The sides of a rim a vertex may lie on: its two where it is a corner, else the first whose line it is on. */
+/** The sides of a rim a vertex may lie on: its two where it is a corner, else those whose line it is on, which near a corner are two. */
 function sidesOf(p: Vertex, rim: Path, corners: Map<number, number>): number[] {
+  const last = rim.length - 1;
   const corner = corners.get(keyOf(p));
   if (corner !== undefined) return [corner, (corner || rim.length) - 1];
-  for (let i = 0; i < rim.length; i++) if (onSide(p.x, p.y, rim[i]!, rim[i + 1] ?? rim[0]!)) return [i];
+  const isOn = (i: number): boolean => onSide(p.x, p.y, rim[i]!, rim[i + 1] ?? rim[0]!);
+  for (let i = 0; i <= last; i++) if (isOn(i)) return [i, i === 0 ? last : i - 1, i === last ? 0 : i + 1].filter(isOn);
   return [];
 }
 

@@ -16,7 +16,8 @@ import { inside, waveLength, type CoatRegions, type Region } from '#core/geometr
 import { filmVolume, foamVolume, lineVolume, mixedDensity, sandShare } from '#core/mix';
 import { sandGround } from '#core/tint';
 import { allPieces, cup, filmNeed, hex, joined, lineNeed, regionOfTint, tintHex, type Cup, type Setting } from './cups';
-import { dressedAfter, gapWidth, waveSection } from './heights';
+import { dressedAfter, waveSection } from './laid';
+import { gapWidth } from './site';
 
 export interface CoatPlan {
   coat: Coat;

@@ -13,7 +13,7 @@ import {
   type Ground,
   type Layer,
 } from '#core/tint';
-import type { Site } from './heights';
+import type { Site } from './site';
 
 /** A piece of the board that is one colour throughout, "#rrggbb"; undefined where no model knows it, which is hatched. */
 export interface Patch {

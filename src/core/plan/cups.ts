@@ -3,7 +3,7 @@ import { edgeOf } from '#core/document';
 import type { Cut, Region } from '#core/geometry';
 import { cupContent, dose, filmVolume, runOver, split, totalLoad, withSpare, type Dose, type Split } from '#core/mix';
 import { hexOf, recipeLayer, seenColour, stackOver, groundOf, groundKnown, type Rgb } from '#core/tint';
-import type { Site } from './heights';
+import type { Site } from './site';
 
 /** One cup of a batch. Volumes in ml, weights in g. */
 export interface Cup {

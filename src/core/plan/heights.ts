@@ -1,40 +1,11 @@
-import {
-  laidOf,
-  openOf,
-  overOf,
-  type Coat,
-  type Dressing,
-  type FilmedCoat,
-  type Method,
-  type Piece,
-  type TopCoat,
-  type WaveCoat,
-} from '#core/document';
-import { alongLine, coatRegions, distancesTo, fieldOf, partsAt, waveOnBoard, type CoatRegions, type Cut, type Field } from '#core/geometry';
+import { laidOf, type Coat, type FilmedCoat, type TopCoat } from '#core/document';
 import type { Point, Shape } from '#core/document';
+import { alongLine, distancesTo, fieldOf, partsAt, waveOnBoard, type Field } from '#core/geometry';
+import { capOf, domeOf, dressedAfter, reliefOf, wedgeOf, type Laying, type Places } from './laid';
+import { floatOn, restOf, type Wet } from './levelling';
+import type { Site } from './site';
 
 /** What is built up on a board, place by place: relief, coats and dressings, bottom first; all heights in mm above the board. */
-export interface Site {
-  piece: Piece;
-  cut: Cut;
-  method: Method;
-  /** The part of the board each coat goes over, by its id. */
-  regions: Map<string, CoatRegions>;
-}
-
-export interface Laying {
-  /** The coat or dressing laid, or the relief under both. */
-  of: Coat | Dressing | 'relief';
-  /** mm at each place */
-  thickness: Float64Array;
-  /** The places it may lie at, by their index. */
-  places: Int32Array;
-  /** Where its surface lies, if it levels itself, mm. */
-  level?: number;
-  /** How much a spread film was lifted by what floats in it, mm. */
-  rise?: number;
-}
-
 export interface BuildUp {
   field: Field;
   layings: Laying[];
@@ -44,71 +15,13 @@ export interface BuildUp {
   parts: Int8Array;
 }
 
-/** A wave's width of bare gap that white fills, where it is laid so. */
-export const gapWidth = (wave: WaveCoat): number => (wave.under === 'gap' ? wave.lineWidth * (wave.lines ?? 1) : 0);
-
-/** The wave that fills a gap left in a sea: the first one after it in the same pour. */
-function gapOf(piece: Piece, coat: Coat): { along: string | undefined; width: number } | undefined {
-  if (coat.kind !== 'sea') return undefined;
-  for (const above of piece.coats.slice(piece.coats.indexOf(coat) + 1)) {
-    if (!above.samePour) return undefined;
-    if (above.kind === 'wave' && above.under === 'gap') return { along: above.along, width: gapWidth(above) };
-  }
-  return undefined;
-}
-
-/** The part of the board each coat goes over. */
-export const regionsOfCoats = (piece: Piece, cut: Cut): Map<string, CoatRegions> =>
-  new Map(
-    piece.coats.map((coat) => [
-      coat.id,
-      coatRegions(piece.shape, piece.holes, piece.sea, cut, overOf(coat), { inset: coat.inset, gap: gapOf(piece, coat) }),
-    ]),
-  );
-
-/** Cross-section of what a wave adds above the film, mm²: its clear lines as caps, and the foam that stays closed. */
-export function waveSection(wave: WaveCoat, method: Method): { clear: number; foam: number } {
-  const held = wave.under === undefined || wave.under === 'barrier' || wave.under === 'white first';
-  return {
-    clear: held ? (2 / 3) * wave.lineWidth * wave.lineHeight * (wave.lines ?? 1) : 0,
-    foam: (wave.reachSea + wave.reachUp) * method.foamFilm * (1 - openOf(wave, method.foamOpen)),
-  };
-}
-
-/** Index of the coat a dressing goes on after; −1 before any. */
-export function dressedAfter(piece: Piece, { when }: Dressing): number {
-  const last = piece.coats.length - 1;
-  switch (when) {
-    case 'before resin':
-      return -1;
-    case 'on the wet base': {
-      const sea = piece.coats.findIndex((c) => c.kind === 'sea');
-      return sea >= 0 ? sea : Math.min(0, last);
-    }
-    case 'after the wave': {
-      const wave = piece.coats.findLastIndex((c) => c.kind === 'wave');
-      return wave >= 0 ? wave : last;
-    }
-    case 'between coats':
-      return last - 1;
-  }
-}
-
-/** A texture that stands for relief of a height over a share of the face: ridges some 20 mm apart. */
-function reliefAt(x: number, y: number, height: number, share: number): number {
-  const wave = (Math.sin(x / 3.1 + Math.sin(y / 9)) + Math.sin(y / 4.3 + Math.sin(x / 7))) / 4 + 0.5;
-  return wave > 1 - share ? height * Math.min(1, (wave - (1 - share)) / 0.1) : 0;
-}
-
-/** The places where a coat lies, by their index. */
-type Places = Int32Array;
-
 /** Finds where coats lie; coats over all the sea, the beach or the whole share one list. */
 function placesFinder({ regions, cut }: Site, field: Field, parts: Int8Array): (coat: Coat) => Places {
-  const chosen = (test: (part: number) => boolean, of = parts): Places => {
+  /** Places on the beach, on the sea or on both, by the parts they lie in. */
+  const chosen = (of: Int8Array, beach: boolean, sea: boolean): Places => {
     const found = new Int32Array(of.length);
     let n = 0;
-    for (let i = 0; i < of.length; i++) if (test(of[i]!)) found[n++] = i;
+    for (let i = 0; i < of.length; i++) if (of[i] === 0 ? beach : of[i]! > 0 && sea) found[n++] = i;
     return found.subarray(0, n);
   };
   const shared = new Map<string, Places>();
@@ -119,39 +32,11 @@ function placesFinder({ regions, cut }: Site, field: Field, parts: Int8Array): (
     const key = onBeach === 'some' || onSea === 'some' ? coat.id : `${onBeach} ${onSea}`;
     let found = shared.get(key);
     if (!found) {
-      found =
-        key === coat.id
-          ? chosen((part) => part >= 0, partsAt(field, [beach, ...sea]))
-          : chosen((part) => (part === 0 ? onBeach === 'all' : part > 0 && onSea === 'all'));
+      found = key === coat.id ? chosen(partsAt(field, [beach, ...sea]), true, true) : chosen(parts, onBeach === 'all', onSea === 'all');
       shared.set(key, found);
     }
     return found;
   };
-}
-
-/**
- * Level at which a poured film of so many mm on the mean comes to rest over a ground. What a level holds is convex in
- * the level, so Newton's steps from above close in on it without passing it.
- */
-function levelOf(ground: Float64Array, places: Places, film: number): number {
-  let level = 0;
-  for (const i of places) level = Math.max(level, ground[i]!);
-  level += film;
-  const wanted = film * places.length;
-  for (let k = 0; k < 60; k++) {
-    let [held, wet] = [0, 0];
-    for (let j = 0; j < places.length; j++) {
-      const depth = level - ground[places[j]!]!;
-      if (depth > 0) {
-        held += depth;
-        wet++;
-      }
-    }
-    const step = wet ? (held - wanted) / wet : 0;
-    level -= step;
-    if (step < 1e-7) break;
-  }
-  return level;
 }
 
 /** Distances from the shore as far as any coat asks for them, reckoned once and only when asked. */
@@ -159,40 +44,6 @@ function distancesFromShore({ piece, cut }: Site, field: Field): () => Float64Ar
   const reach = piece.coats.map((c) => (c.kind === 'wave' ? Math.max(c.reachSea, c.reachUp) : c.kind === 'sand' ? (c.taper ?? 0) / 2 : 0));
   let found: Float64Array | undefined;
   return () => (found ??= distancesTo(field, cut.shore, Math.max(0, ...reach)));
-}
-
-/** A wet film: what lay below it, and how much it has risen by what floats in it where it follows its ground, mm. */
-interface Wet {
-  laying: Laying;
-  ground: Float64Array;
-  rise: number;
-}
-
-/**
- * A wave laid in a wet film does not stand on it: the film levels within a minute or so (rate ρgh³k²/3μ, near 0.05 a second
- * for 1.75 mm, 1.5 Pa·s and a decimetre), so the wave floats in its surface and what it displaces lifts the film.
- * @param settle whether the film's new level is to be found; along a line it is known from the whole board
- */
-function floatOn(wet: Wet, cap: Float64Array, surface: Float64Array, before: Float64Array, settle: boolean): void {
-  const { laying, ground } = wet;
-  const { places, thickness } = laying;
-  let volume = 0;
-  for (const i of places) volume += cap[i]!;
-  if (!places.length || volume === 0) return;
-  /** Depth of the film with all that floats in it, before this wave. */
-  const depth = (i: number): number => before[i]! - ground[i]!;
-  if (settle && laying.level !== undefined) {
-    for (const i of places) volume += Math.max(0, depth(i));
-    laying.level = levelOf(ground, places, volume / places.length);
-  } else if (settle) wet.rise += volume / places.length;
-  const lift = settle && laying.level === undefined ? volume / places.length : 0;
-  for (const i of places) {
-    const whole = settle && laying.level !== undefined ? Math.max(0, laying.level - ground[i]!) : depth(i) + lift;
-    const other = depth(i) - thickness[i]!;
-    thickness[i] = Math.max(0, whole - other - cap[i]!);
-    surface[i] = ground[i]! + other + thickness[i]! + cap[i]!;
-  }
-  if (laying.level === undefined) laying.rise = wet.rise;
 }
 
 /**
@@ -206,39 +57,23 @@ export function buildUp(site: Site, field: Field, levels?: Map<string, number>):
   const n = field.x.length;
   const parts = partsAt(field, [cut.beach, ...cut.sea]);
   const placesOf = placesFinder(site, field, parts);
-  const everywhere = Int32Array.from({ length: n }, (_, i) => i);
+  const everywhere = allPlaces(n);
   const surface = new Float64Array(n);
   /** Places under relief or a dressing do not count as the highest point: they may stand proud. */
   const proud = new Uint8Array(n);
   const layings: Laying[] = [];
-  const lay = (of: Laying['of'], places: Places, thicknessAt: (i: number) => number, level?: number): void => {
-    const thickness = new Float64Array(n);
-    for (let j = 0; j < places.length; j++) {
-      const i = places[j]!;
-      const t = thicknessAt(i);
-      thickness[i] = t;
-      surface[i]! += t;
-    }
-    layings.push({ of, thickness, places, ...(level !== undefined && { level }) });
+  const lay = (of: Laying['of'], thickness: Float64Array, places: Places = everywhere, level?: number): Laying => {
+    for (let i = 0; i < n; i++) surface[i]! += thickness[i]!;
+    const laying: Laying = { of, thickness, places, ...(level !== undefined && { level }) };
+    layings.push(laying);
+    return laying;
   };
   const dress = (after: number): void => {
-    for (const d of piece.dressings ?? [])
-      if (dressedAfter(piece, d) === after)
-        lay(d, everywhere, (i) => {
-          const r = Math.hypot(field.x[i]! - d.x, field.y[i]! - d.y) / (d.size / 2);
-          if (r > 1) return 0;
-          proud[i] = 1;
-          return d.height * Math.sqrt(1 - r * r);
-        });
+    for (const d of piece.dressings ?? []) if (dressedAfter(piece, d) === after) lay(d, domeOf(d, field, proud));
   };
 
   const { relief } = piece.surface;
-  if (relief)
-    lay('relief', everywhere, (i) => {
-      const height = parts[i]! < 0 ? 0 : reliefAt(field.x[i]!, field.y[i]!, relief.height, relief.share);
-      if (height > 0) proud[i] = 1;
-      return height;
-    });
+  if (relief) lay('relief', reliefOf(relief, field, parts, proud));
   dress(-1);
   const fromShore = distancesFromShore(site, field);
   /** The film of this pour that is still wet. */
@@ -246,61 +81,63 @@ export function buildUp(site: Site, field: Field, levels?: Map<string, number>):
   piece.coats.forEach((coat, index) => {
     const places = placesOf(coat);
     if (!coat.samePour) wet = undefined;
-    const ground = coat.kind === 'wave' || coat.kind === 'sand' ? undefined : surface.slice();
     if (coat.kind === 'wave') {
-      const { clear, foam } = waveSection(coat, method);
       const width = coat.reachSea + coat.reachUp;
-      const middle = coat.along === undefined ? (coat.reachSea - coat.reachUp) / 2 : 0;
       const away = coat.along === undefined ? fromShore() : distancesTo(field, waveOnBoard(cut, piece.sea, coat.along), width / 2);
-      const crown = width > 0 ? (1.5 * (clear + foam)) / width : 0;
-      const cap = (i: number): number => {
-        if (away[i] === Infinity || width === 0) return 0;
-        const seaward = coat.along === undefined && parts[i] === 0 ? -away[i]! : away[i]!;
-        const u = (2 * (seaward - middle)) / width;
-        return Math.abs(u) < 1 ? crown * (1 - u * u) : 0;
-      };
+      const cap = on(places, capOf(coat, method, away, parts));
       const before = surface.slice();
-      lay(coat, places, cap);
-      if (wet) floatOn(wet, layings.at(-1)!.thickness, surface, before, levels === undefined);
-    } else if (coat.kind === 'sand' && coat.taper && !coat.over) {
-      const { film, taper } = coat;
-      const away = fromShore();
-      lay(coat, everywhere, (i) => {
-        if (parts[i]! < 0) return 0;
-        const inland = parts[i] === 0 ? away[i]! : -away[i]!;
-        return film * Math.min(1, Math.max(0, inland / taper + 0.5));
-      });
-    } else if (laidOf(coat) === 'spread' && coat.kind !== 'top') lay(coat, places, () => coat.film);
+      lay(coat, cap, places);
+      if (wet) floatOn(wet, cap, surface, before, levels === undefined);
+    } else if (coat.kind === 'sand' && coat.taper && !coat.over) lay(coat, wedgeOf(coat, fromShore(), parts));
     else {
-      const level = levels?.get(coat.id) ?? restOf(coat as FilmedCoat | TopCoat, surface, places, proud);
-      lay(coat, places, (i) => Math.max(0, level - surface[i]!), level);
-    }
-    if (ground) {
-      const laying = layings.at(-1)!;
-      // along a line the rise is known from the whole board
-      const rise = laying.level === undefined ? (levels?.get(coat.id) ?? 0) : 0;
-      if (rise > 0)
-        for (const i of places) {
-          laying.thickness[i]! += rise;
-          surface[i]! += rise;
-        }
-      wet = { laying, ground, rise };
+      const ground = surface.slice();
+      const poured = laidOf(coat) === 'poured';
+      const level = poured ? (levels?.get(coat.id) ?? restOf(coat as FilmedCoat | TopCoat, surface, places, proud)) : undefined;
+      // along a line the rise of a spread film is known from the whole board
+      const rise = poured || coat.kind === 'sand' ? 0 : (levels?.get(coat.id) ?? 0);
+      const film = level === undefined ? spread(n, places, (coat as FilmedCoat).film + rise) : upTo(level, surface, places);
+      const laying = lay(coat, film, places, level);
+      if (coat.kind !== 'sand') wet = { laying, ground, rise };
     }
     dress(index);
   });
   return { field, layings, surface, parts };
 }
 
-/** Where a poured coat comes to rest: by its volume, or a top by its cover over the highest place that is not proud. */
-function restOf(coat: FilmedCoat | TopCoat, surface: Float64Array, places: Places, proud: Uint8Array): number {
-  if (!places.length) return 0;
-  if (coat.kind !== 'top') return levelOf(surface, places, coat.film);
-  let [flat, all] = [-Infinity, 0];
-  for (const i of places) {
-    all = Math.max(all, surface[i]!);
-    if (!proud[i]) flat = Math.max(flat, surface[i]!);
+const all = new Map<number, Places>();
+/** Every place of a field of n, kept for the few sizes there are. */
+function allPlaces(n: number): Places {
+  let found = all.get(n);
+  if (!found) {
+    found = new Int32Array(n);
+    for (let i = 0; i < n; i++) found[i] = i;
+    all.set(n, found);
   }
-  return (flat === -Infinity ? all : flat) + coat.cover;
+  return found;
+}
+
+/** A thickness at the places given alone. */
+function on(places: Places, thickness: Float64Array): Float64Array {
+  const kept = new Float64Array(thickness.length);
+  for (let j = 0; j < places.length; j++) kept[places[j]!] = thickness[places[j]!]!;
+  return kept;
+}
+
+/** The same film at all of the places, mm. */
+function spread(n: number, places: Places, film: number): Float64Array {
+  const thickness = new Float64Array(n);
+  for (let j = 0; j < places.length; j++) thickness[places[j]!] = film;
+  return thickness;
+}
+
+/** What fills a ground up to a level at the places, mm. */
+function upTo(level: number, ground: Float64Array, places: Places): Float64Array {
+  const thickness = new Float64Array(ground.length);
+  for (let j = 0; j < places.length; j++) {
+    const depth = level - ground[places[j]!]!;
+    if (depth > 0) thickness[places[j]!] = depth;
+  }
+  return thickness;
 }
 
 const grids = new WeakMap<Shape, Field>();

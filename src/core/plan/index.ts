@@ -4,6 +4,8 @@ export * from './coats';
 export * from './batch';
 export * from './steps';
 export * from './colours';
+export * from './site';
+export * from './laid';
 export * from './heights';
 export * from './piece';
 export * from './section';

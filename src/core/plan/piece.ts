@@ -3,7 +3,8 @@ import { bounds, cutBoard, outlineArea, rimLength, type Bounds, type Cut } from 
 import { planBatch, type Batch } from './batch';
 import { chartColours, type ChartColours } from './colours';
 import { planCoat, type CoatPlan } from './coats';
-import { buildUp, gridOf, meanFilm, regionsOfCoats, type BuildUp, type Site } from './heights';
+import { buildUp, gridOf, meanFilm, type BuildUp } from './heights';
+import { regionsOfCoats, type Site } from './site';
 import { planSteps, type Step } from './steps';
 
 /** What a piece is planned with: the studio's materials and habits, and the air it is poured in. */

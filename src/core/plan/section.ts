@@ -1,6 +1,7 @@
 import { primerFilm, type Coat, type Point } from '#core/document';
 import { buildUpOf, type PiecePlan } from './piece';
-import { buildUp, levelsOf, lineField, waveSection, type Laying } from './heights';
+import { buildUp, levelsOf, lineField } from './heights';
+import { waveSection, type Laying } from './laid';
 import { coatName } from './coats';
 
 /** One coat or dressing in the cut, a wave as its barrier and its white, as its lower and upper surface at each place, mm above the board. */

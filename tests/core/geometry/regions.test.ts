@@ -65,6 +65,13 @@ test('whatever the curves do, beach and sea add up to the board within 0.1 %, an
   );
 });
 
+test('a rim met at a flat angle keeps its length though the clipper rounds', () => {
+  const oval: Shape = { kind: 'oval', width: 420, height: 280 };
+  const line = (...ys: number[]): Point[] => ys.map((y, i) => ({ x: 100 * i, y }));
+  const cut = cutBoard(oval, [], { side: 'near', shoreline: line(0, 0, 0, 0, 239.3), edges: [line(0, 0, 48, 38, 241.5)] });
+  near(rim(cut) / rimLength(oval), 1, 0.001);
+});
+
 test('a board drawn k times as large has k² the areas and k the lengths', () => {
   const sea: Sea = {
     side: 'far',
