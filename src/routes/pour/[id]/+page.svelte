@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { Dialog } from 'bits-ui';
   import { tinykeys } from 'tinykeys';
   import { page } from '$app/state';
   import { cautionFor } from '#core/advice';
@@ -13,6 +12,7 @@
   import { attempt } from '$lib/ui/attempt';
   import { clockTime, running, seconds } from '$lib/ui/clock.svelte';
   import CupStrip from './CupStrip.svelte';
+  import NoteDialog from './NoteDialog.svelte';
   import { shortOf, wordsOf } from './steps';
   import Weigh from './Weigh.svelte';
   import WhiteWindow from './WhiteWindow.svelte';
@@ -78,7 +78,6 @@
   let weighed = $state.raw<{ aG?: number; bG?: number }>({});
   let writing = $state(false);
   let busy = $state(false);
-  let note = $state('');
   let noting = $state(false);
 
   async function happen(happening: Happening) {
@@ -102,14 +101,6 @@
   const heat = () => tap({ kind: 'heat pass' });
   const last = $derived(session?.events.at(-1));
   const takeBack = () => last && happen({ kind: 'undone', undoes: last.seq });
-  async function keepNote(event: SubmitEvent) {
-    event.preventDefault();
-    if (note.trim() && (await happen({ kind: 'note', text: note.trim() }))) {
-      note = '';
-      noting = false;
-    }
-  }
-
   const free = (event: KeyboardEvent): boolean => !noting && !writing && !(event.target instanceof HTMLInputElement) && !event.repeat;
   $effect(() =>
     tinykeys(window, {
@@ -234,27 +225,4 @@
   {/if}
 </div>
 
-<Dialog.Root bind:open={noting}>
-  <Dialog.Portal>
-    <Dialog.Overlay class="fixed inset-0 z-40 bg-night/70" />
-    <Dialog.Content
-      class="fixed top-1/2 left-1/2 z-50 w-[min(560px,calc(100vw-32px))] -translate-x-1/2 -translate-y-1/2 rounded-[5px] border border-nightline bg-night p-5 text-nighttext"
-    >
-      <Dialog.Title class="font-serif text-[22px]">Note</Dialog.Title>
-      <Dialog.Description class="text-nightsoft">It keeps the minute it was written.</Dialog.Description>
-      <form onsubmit={keepNote}>
-        <textarea
-          class="mt-3 w-full rounded-[5px] border border-nightline bg-night p-3 text-[18px]"
-          rows="3"
-          maxlength="4000"
-          aria-label="Note"
-          bind:value={note}></textarea>
-        <div class="mt-3 flex justify-end gap-3">
-          <Dialog.Close class="button-bench">Leave it</Dialog.Close><button type="submit" class="button-bench button-bench-main"
-            >Keep</button
-          >
-        </div>
-      </form>
-    </Dialog.Content>
-  </Dialog.Portal>
-</Dialog.Root>
+<NoteDialog bind:open={noting} onkeep={(text) => happen({ kind: 'note', text })} />

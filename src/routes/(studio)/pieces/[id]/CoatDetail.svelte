@@ -22,8 +22,8 @@
   } from '#core/document';
   import { coverage } from '#core/mix';
   import type { CoatPlan, PiecePlan } from '#core/plan';
-  import { duration, film, length, plain, readWithin, writeDuration, writeLength } from '#core/units';
-  import { shared } from '$lib/store/shared.svelte';
+  import { duration, film, plain, readWithin, writeDuration } from '#core/units';
+  import LengthField from '$lib/ui/LengthField.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
   import SchoolField from '$lib/ui/SchoolField.svelte';
   import CoatPart from './CoatPart.svelte';
@@ -33,12 +33,8 @@
   let { editor, plan, c }: { editor: PieceEditor; plan: PiecePlan; c: CoatPlan } = $props();
 
   const coat = $derived(c.coat);
-  const settings = $derived(shared.settings!);
   const mm = (value: number): string => `${plain(value, 2)} mm`;
-  const write = (value: number): string => writeLength(value, settings.length);
   const readFilm = (text: string) => readWithin(film, text, limits.film, 'A film', mm, 'mm');
-  const readLength = (range: { min: number; max: number }, what: string) => (text: string) =>
-    readWithin(length, text, range, what, write, settings.length);
   const readMinute = (text: string) => readWithin(duration, text, limits.minute, 'A wait', writeDuration, 'min');
   const change = (label: string, to: (old: Coat) => Coat) => {
     const id = coat.id;
@@ -63,22 +59,18 @@
       value={coat.layAt}
       commit={(layAt) => set('Change when the white is laid', { layAt })}
     />
-    <LiveField
-      narrow
-      tight
+    <LengthField
       label="to sea"
-      shows={write(coat.reachSea)}
-      read={readLength(limits.reach, 'A reach')}
       value={coat.reachSea}
+      range={limits.reach}
+      what="A reach"
       commit={(reachSea) => set('Change the reach to sea', { reachSea })}
     />
-    <LiveField
-      narrow
-      tight
+    <LengthField
       label="up beach"
-      shows={write(coat.reachUp)}
-      read={readLength(limits.reach, 'A reach')}
       value={coat.reachUp}
+      range={limits.reach}
+      what="A reach"
       commit={(reachUp) => set('Change the reach up the beach', { reachUp })}
     />
     {#if plan.piece.sea.breakers?.length}
@@ -134,14 +126,12 @@
       commit={(v) => act(`Change the film of ${c.name}`, (p, id) => withFilm(p, id, v))}
     />
     {#if coat.kind === 'sand'}
-      <LiveField
-        narrow
-        tight
+      <LengthField
         label="thins out"
-        shows={write(coat.taper ?? 0)}
-        read={readLength(limits.taper, 'A taper')}
-        hint="across the shore, half of it under the sea"
         value={coat.taper ?? 0}
+        range={limits.taper}
+        what="A taper"
+        hint="across the shore, half of it under the sea"
         commit={(taper) => set('Change how the sand thins out', { taper })}
       />
       <SchoolField school={beach} value={coat.how ?? 'in resin'} onchange={(how) => set('Change how the beach is laid', { how })} />

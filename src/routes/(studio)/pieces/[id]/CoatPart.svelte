@@ -1,8 +1,8 @@
 <script lang="ts">
   import { limits, overOf, withCoat, type Coat, type Edge, type Over, type Until } from '#core/document';
   import type { CoatPlan, PiecePlan } from '#core/plan';
-  import { fraction, length, plain, readWithin, writeLength, writeShare } from '#core/units';
-  import { shared } from '$lib/store/shared.svelte';
+  import { fraction, plain, readWithin, writeShare } from '#core/units';
+  import LengthField from '$lib/ui/LengthField.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
   import type { PieceEditor } from './editor.svelte';
   import { overLabels } from './words';
@@ -12,8 +12,6 @@
 
   const coat = $derived(c.coat);
   const over = $derived(overOf(coat));
-  const unit = $derived(shared.settings?.length ?? 'mm');
-  const write = (mm: number): string => writeLength(mm, unit);
   const starts: Over[] = [
     { kind: 'whole' },
     { kind: 'sea' },
@@ -60,22 +58,18 @@
         commit={(share) => setOver({ kind: 'deep', share })}
       />
     {:else if over.kind === 'strip'}
-      <LiveField
-        narrow
-        tight
+      <LengthField
         label="from"
         value={over.from}
-        shows={write(over.from)}
-        read={(t) => readWithin(length, t, { min: 0, max: over.to - 1 }, 'Its near side', write, unit)}
+        range={{ min: 0, max: over.to - 1 }}
+        what="Its near side"
         commit={(from) => setOver({ ...over, from })}
       />
-      <LiveField
-        narrow
-        tight
+      <LengthField
         label="to"
         value={over.to}
-        shows={write(over.to)}
-        read={(t) => readWithin(length, t, { min: over.from + 1, max: limits.strip.max }, 'Its far side', write, unit)}
+        range={{ min: over.from + 1, max: limits.strip.max }}
+        what="Its far side"
         commit={(to) => setOver({ ...over, to })}
       />
     {/if}
@@ -94,13 +88,11 @@
           >{/each}</select
       ></label
     >
-    <LiveField
-      narrow
-      tight
+    <LengthField
       label="back from rim"
       value={coat.inset ?? 0}
-      shows={write(coat.inset ?? 0)}
-      read={(t) => readWithin(length, t, limits.inset, 'A margin', write, unit)}
+      range={limits.inset}
+      what="A margin"
       commit={(inset) => change(`Keep ${c.name} back from the rim`, (old) => ({ ...old, inset }))}
     />
   {/if}

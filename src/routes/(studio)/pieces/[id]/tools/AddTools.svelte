@@ -1,20 +1,16 @@
 <script lang="ts">
   import { limits, withBareEdge, withBreaker, withCornerBeach, withIsland, type Piece, type Sea } from '#core/document';
   import { looseGrams, type PiecePlan } from '#core/plan';
-  import { length, plain, readWithin, writeLength } from '#core/units';
-  import { shared } from '$lib/store/shared.svelte';
-  import LiveField from '$lib/ui/LiveField.svelte';
+  import { plain } from '#core/units';
+  import LengthField from '$lib/ui/LengthField.svelte';
   import type { Drawing } from '../drawing.svelte';
   import type { PieceEditor } from '../editor.svelte';
 
   /** Curves and bands that a sea may have besides its shore: each means something to the amounts. */
   let { editor, plan, drawing }: { editor: PieceEditor; plan: PiecePlan; drawing: Drawing } = $props();
 
-  const unit = $derived(shared.settings?.length ?? 'mm');
   const sea = $derived(plan.piece.sea);
   const loose = $derived(looseGrams(plan));
-  const write = (mm: number): string => writeLength(mm, unit);
-  const read = (text: string) => readWithin(length, text, limits.strip, 'A band', write, unit);
 
   async function add(label: string, change: (piece: Piece) => Piece, key: (piece: Piece) => string) {
     await editor.commit(label, change);
@@ -30,38 +26,30 @@
 </script>
 
 <div class="flex flex-wrap items-center gap-x-2 gap-y-1">
+  <button type="button" class="chip" onclick={() => add('Add an island', withIsland, lastCoast)}>island</button>
+  <button type="button" class="chip" onclick={() => add('Add a beach', withCornerBeach, lastCoast)}>second beach</button>
   <button
     type="button"
-    class="rounded-sheet border border-line px-2 py-0.5 hover:border-ink"
-    onclick={() => add('Add an island', withIsland, lastCoast)}>island</button
-  >
-  <button
-    type="button"
-    class="rounded-sheet border border-line px-2 py-0.5 hover:border-ink"
-    onclick={() => add('Add a beach', withCornerBeach, lastCoast)}>second beach</button
-  >
-  <button
-    type="button"
-    class="rounded-sheet border border-line px-2 py-0.5 hover:border-ink"
+    class="chip"
     title="A line along which a wave coat may break out at sea"
     onclick={() => add('Add a breaker', withBreaker, (p) => `breaker:${p.sea.breakers?.at(-1)?.id}`)}>wave at sea</button
   >
   <button
     type="button"
-    class="rounded-sheet border border-line px-2 py-0.5 hover:border-ink disabled:text-soft"
+    class="chip"
     title="Beyond it the board stays without resin"
     disabled={Boolean(sea.bare)}
     onclick={() => add('Add an edge of the resin', withBareEdge, () => 'bare')}>edge of the resin</button
   >
   <button
     type="button"
-    class="rounded-sheet border border-line px-2 py-0.5 hover:border-ink disabled:text-soft"
+    class="chip"
     disabled={Boolean(sea.gravel)}
     onclick={() => set('Add gravel', (old) => ({ ...old, gravel: { from: 40, to: 60 } }))}>gravel</button
   >
   <button
     type="button"
-    class="rounded-sheet border border-line px-2 py-0.5 hover:border-ink disabled:text-soft"
+    class="chip"
     disabled={Boolean(sea.dry)}
     onclick={() => set('Keep sand dry', (old) => ({ ...old, dry: { from: 70 } }))}>dry sand kept pale</button
   >
@@ -69,35 +57,29 @@
 <div class="mt-1.5 flex flex-wrap items-center gap-x-2 gap-y-1">
   {#if sea.gravel}
     {@const gravel = sea.gravel}
-    <LiveField
-      narrow
-      tight
+    <LengthField
       label="gravel from"
       value={gravel.from}
-      shows={write(gravel.from)}
-      read={(t) => readWithin(length, t, { min: 0, max: gravel.to - 1 }, 'The near edge of the gravel', write, unit)}
+      range={{ min: 0, max: gravel.to - 1 }}
+      what="The near edge of the gravel"
       commit={(from) => set('Change the gravel', (old) => ({ ...old, gravel: { ...gravel, from } }))}
     />
-    <LiveField
-      narrow
-      tight
+    <LengthField
       label="to"
       value={gravel.to}
-      shows={write(gravel.to)}
-      read={(t) => readWithin(length, t, { min: gravel.from + 1, max: limits.strip.max }, 'The far edge of the gravel', write, unit)}
+      range={{ min: gravel.from + 1, max: limits.strip.max }}
+      what="The far edge of the gravel"
       commit={(to) => set('Change the gravel', (old) => ({ ...old, gravel: { ...gravel, to } }))}
     />
     <span class="text-soft">inland, {plain(loose.gravel, 0)} g</span>
     <button type="button" class="underline" onclick={() => withoutBand('gravel')}>Take it off</button>
   {/if}
   {#if sea.dry}
-    <LiveField
-      narrow
-      tight
+    <LengthField
       label="dry sand from"
       value={sea.dry.from}
-      shows={write(sea.dry.from)}
-      {read}
+      range={limits.strip}
+      what="A band"
       commit={(from) => set('Change the dry sand', (old) => ({ ...old, dry: { from } }))}
     />
     <span class="text-soft">inland, {plain(loose.dry, 0)} g</span>

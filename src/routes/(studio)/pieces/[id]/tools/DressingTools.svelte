@@ -9,20 +9,16 @@
     type DressingKind,
   } from '#core/document';
   import type { PiecePlan } from '#core/plan';
-  import { length, readWithin, writeLength } from '#core/units';
-  import { shared } from '$lib/store/shared.svelte';
-  import LiveField from '$lib/ui/LiveField.svelte';
+  import LengthField from '$lib/ui/LengthField.svelte';
   import type { Drawing } from '../drawing.svelte';
   import type { PieceEditor } from '../editor.svelte';
 
   /** What is set on the board: its kind, size and height, and when it goes on. */
   let { editor, plan, drawing }: { editor: PieceEditor; plan: PiecePlan; drawing: Drawing } = $props();
 
-  const unit = $derived(shared.settings?.length ?? 'mm');
   const kinds: DressingKind[] = ['shell', 'stone', 'crystal', 'glass', 'creature'];
   const times: DressedWhen[] = ['before resin', 'on the wet base', 'after the wave', 'between coats'];
   const chosen = $derived((plan.piece.dressings ?? []).find((d) => d.id === drawing.dressing) ?? plan.piece.dressings?.at(-1));
-  const write = (mm: number): string => writeLength(mm, unit);
   const set = (change: Partial<Dressing>) => {
     const id = chosen!.id;
     return editor.commit('Change a dressing', (p) => withDressingChanged(p, id, change));
@@ -35,35 +31,15 @@
 
 <div class="flex flex-wrap items-center gap-x-2 gap-y-1">
   <span class="text-soft">Set a</span>
-  {#each kinds as kind (kind)}<button
-      type="button"
-      class="rounded-sheet border border-line px-2 py-0.5 hover:border-ink"
-      onclick={() => add(kind)}>{kind}</button
-    >{/each}
+  {#each kinds as kind (kind)}<button type="button" class="chip" onclick={() => add(kind)}>{kind}</button>{/each}
   {#if !chosen}<span class="text-soft">on the board, then drag it to its place.</span>{/if}
 </div>
 {#if chosen}
   <div class="mt-1.5 flex flex-wrap items-center gap-x-2 gap-y-1">
     {#key chosen.id}
       <strong>{chosen.kind}</strong>
-      <LiveField
-        narrow
-        tight
-        label="across"
-        value={chosen.size}
-        shows={write(chosen.size)}
-        read={(t) => readWithin(length, t, limits.dressing, 'A size', write, unit)}
-        commit={(size) => set({ size })}
-      />
-      <LiveField
-        narrow
-        tight
-        label="high"
-        value={chosen.height}
-        shows={write(chosen.height)}
-        read={(t) => readWithin(length, t, limits.dressingHeight, 'A height', write, unit)}
-        commit={(height) => set({ height })}
-      />
+      <LengthField label="across" value={chosen.size} range={limits.dressing} what="A size" commit={(size) => set({ size })} />
+      <LengthField label="high" value={chosen.height} range={limits.dressingHeight} what="A height" commit={(height) => set({ height })} />
       <label class="flex items-center gap-1"
         ><span class="text-soft">goes on</span>
         <select

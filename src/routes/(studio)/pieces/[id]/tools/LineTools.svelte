@@ -1,9 +1,7 @@
 <script lang="ts">
   import { linesOf, mirrored, withLandSwapped, withoutLine, withoutPoint, withPoint, withPointAdded } from '#core/document';
   import type { PiecePlan } from '#core/plan';
-  import { length, readWithin, writeLength } from '#core/units';
-  import { shared } from '$lib/store/shared.svelte';
-  import LiveField from '$lib/ui/LiveField.svelte';
+  import LengthField from '$lib/ui/LengthField.svelte';
   import { lineLabel, lineName, lineOfKey, type Drawing } from '../drawing.svelte';
   import type { PieceEditor } from '../editor.svelte';
   import { between } from '../places';
@@ -11,7 +9,6 @@
   /** The curves by name, and the chosen point of one by its place. */
   let { editor, plan, drawing, names }: { editor: PieceEditor; plan: PiecePlan; drawing: Drawing; names: string[] } = $props();
 
-  const unit = $derived(shared.settings?.length ?? 'mm');
   const lines = $derived(linesOf(plan.piece.sea));
   const line = $derived(lineOfKey(plan.piece, drawing.line));
   const index = $derived(Math.min(drawing.point, (line?.points.length ?? 1) - 1));
@@ -20,8 +17,6 @@
   const added = $derived(/^(coast:[^:]+|breaker:.*|bare)$/.test(drawing.line));
   const open = $derived(/^coast:[^:]+$/.test(drawing.line) && line && !line.closed);
 
-  const write = (mm: number): string => writeLength(mm, unit);
-  const read = (most: number) => (text: string) => readWithin(length, text, { min: 0, max: most }, 'A place', write, unit);
   const most = $derived(plan.bounds);
 
   function put(axis: 'x' | 'y', value: number) {
@@ -65,8 +60,8 @@
   <div class="mt-1.5 flex flex-wrap items-center gap-x-2 gap-y-1">
     <span class="text-soft">Point {index + 1}/{line.points.length}</span>
     {#key `${drawing.line} ${index}`}
-      <LiveField narrow tight label="across" value={point.x} shows={write(point.x)} read={read(most.width)} commit={(v) => put('x', v)} />
-      <LiveField narrow tight label="down" value={point.y} shows={write(point.y)} read={read(most.height)} commit={(v) => put('y', v)} />
+      <LengthField label="across" value={point.x} range={{ min: 0, max: most.width }} what="A place" commit={(v) => put('x', v)} />
+      <LengthField label="down" value={point.y} range={{ min: 0, max: most.height }} what="A place" commit={(v) => put('y', v)} />
     {/key}
     <button type="button" class="underline" title="Insert, or a double click on the curve" onclick={add}>Add a point</button>
     <button

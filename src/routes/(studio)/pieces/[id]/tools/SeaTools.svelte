@@ -39,9 +39,7 @@
 <div class="flex flex-wrap items-center gap-x-2 gap-y-1">
   <span class="text-soft">Start from</span>
   {#each startingSeas as s (s.name)}
-    <button type="button" class="rounded-sheet border border-line px-2 py-0.5 hover:border-ink" title={s.says} onclick={() => begin(s.name)}
-      >{s.name}</button
-    >
+    <button type="button" class="chip" title={s.says} onclick={() => begin(s.name)}>{s.name}</button>
   {/each}
   <label class="flex items-center gap-1"
     ><span class="text-soft">or the sea of</span>

@@ -1,0 +1,32 @@
+<script lang="ts">
+  import { length, readWithin, writeLength, type Range } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
+  import LiveField from './LiveField.svelte';
+
+  /** A stored length on a line with its label, in the studio's unit, typed in any. */
+  interface Props {
+    label: string;
+    /** mm */
+    value: number;
+    range: Range;
+    /** What it is, as its sentence says it when it is out of range. */
+    what: string;
+    hint?: string;
+    commit: (mm: number) => Promise<boolean | void>;
+  }
+  let { label, value, range, what, hint, commit }: Props = $props();
+
+  const unit = $derived(shared.settings?.length ?? 'mm');
+  const write = (mm: number): string => writeLength(mm, unit);
+</script>
+
+<LiveField
+  narrow
+  tight
+  {label}
+  {value}
+  {hint}
+  shows={write(value)}
+  read={(text) => readWithin(length, text, range, what, write, unit)}
+  {commit}
+/>
