@@ -40,7 +40,9 @@ visit('every figure of the piece screen is the one the command prints', {}, asyn
       const total = await cupRow(page, 'Mix in one batch');
       assert.deepEqual(total.slice(1, 3), [batch!.aG.toFixed(1), batch!.bG.toFixed(1)]);
       await page.getByRole('tab', { name: 'The batch on the clock' }).click();
-      const clock = await page.getByRole('region', { name: 'The batch on the clock' }).innerText();
+      const onClock = page.getByRole('region', { name: 'The batch on the clock' });
+      await onClock.getByText(/Pour within/).waitFor();
+      const clock = await onClock.innerText();
       const { white, nextCoat, heatUntil } = batch!.windowsMin;
       assert.ok(clock.includes(`Pour within ${plain(heatUntil, 0)} min`));
       assert.ok(clock.includes(`Next coat after ${writeSpan(nextCoat[0], nextCoat[1])}`));

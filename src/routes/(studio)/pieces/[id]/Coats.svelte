@@ -19,7 +19,11 @@
   }: { editor: PieceEditor; plan: PiecePlan; findings: Finding[]; selected: string } = $props();
 
   const settings = $derived(shared.settings!);
-  type Row = { id: string };
+  interface Row {
+    /** As the drag knows it: what stands in for a dragged row has an id of its own. */
+    id: string;
+    coatId: string;
+  }
   /** The order as it is stored; the same list for as long as it is the same order, so that the zone of the drag rests. */
   const ids = $derived(plan.coats.map((c) => c.coat.id).join('|'));
   const stored = $derived(
@@ -27,7 +31,7 @@
       .split('|')
       .filter(Boolean)
       .reverse()
-      .map((id): Row => ({ id })),
+      .map((id): Row => ({ id, coatId: id })),
   );
   /** The order while a coat is dragged. */
   let dragged = $state.raw<Row[]>();
@@ -36,7 +40,7 @@
 
   function drop({ detail }: CustomEvent<DndEvent<Row>>) {
     dragged = undefined;
-    const ids = detail.items.map((row) => row.id).reverse();
+    const ids = detail.items.map((row) => row.coatId).reverse();
     if (ids.join() !== plan.piece.coats.map((c) => c.id).join())
       void editor.commit('Put the coats in another order', (p) => withCoatOrder(p, ids));
   }
@@ -70,9 +74,9 @@
       onfinalize={drop}
       aria-label="Coats, top first"
     >
-      {#each rows as { id } (id)}
-        {@const c = plan.coats.find((own) => own.coat.id === id)!}
-        {@const open = id === selected}
+      {#each rows as { id, coatId } (id)}
+        {@const c = plan.coats.find((own) => own.coat.id === coatId)!}
+        {@const open = coatId === selected}
         <div class="border-b border-rule {open ? 'border-l-3 border-l-buoy bg-paper' : 'bg-sheet'}">
           <div class="flex gap-1 px-3 py-1 leading-[1.3]">
             <span
@@ -84,7 +88,7 @@
               type="button"
               class="flex min-w-0 grow gap-2 text-left"
               aria-expanded={open}
-              onclick={() => (selected = id)}
+              onclick={() => (selected = coatId)}
               onkeydown={(e) => key(e, c)}
             >
               <span class="sr-only">{c.number}</span>
