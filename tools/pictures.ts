@@ -20,13 +20,53 @@ async function picture(name: string): Promise<void> {
 for (const [path, name] of [
   ['/pieces', 'pieces'],
   ['/pieces/kelp-cove-1', 'piece'],
+  ['/pieces/ferry-tray', 'tray'],
+  ['/pieces/jetty-rail/board', 'board'],
   ['/pieces/new', 'new-piece'],
+  ['/pieces/kelp-cove-1/print', 'piece-sheet'],
+  ['/pieces/jetty-rail/print?what=template', 'template'],
   ['/settings', 'settings'],
   ['/log/pour-3', 'log'],
 ] as const) {
   await page.goto(base + path);
   await picture(name);
 }
+
+/** A plank with a handle and a hanging hole, put on the table as a new user would. */
+await page.goto(`${base}/pieces/new`);
+await page.getByLabel('Name').fill('Groyne plank');
+await page.getByLabel('Shape').selectOption('plank');
+await page.getByLabel('Length').fill('520 mm');
+await page.getByLabel('Width', { exact: true }).fill('200 mm');
+await page.getByLabel('Corner radius').fill('20 mm');
+await page.getByLabel('Sea to start from').selectOption('corner cove');
+await page.getByText('Holes', { exact: true }).click();
+await page.getByRole('button', { name: 'Add a hole' }).click();
+await page.getByLabel('Hole 1, across').fill('500 mm');
+await page.getByLabel('Down').fill('100 mm');
+await page.getByRole('button', { name: 'Put it on the table' }).click();
+await page.getByText('plank 520 × 200').waitFor();
+await page.getByRole('tab', { name: 'Areas' }).click();
+await picture('plank');
+
+/** An outline from an SVG path, scaled by its width, with an island. */
+await page.goto(`${base}/pieces/new`);
+await page.getByLabel('Name').fill('Skerry stone');
+await page.getByLabel('Shape').selectOption('outline');
+await page.getByLabel('SVG file').setInputFiles({
+  name: 'stone.svg',
+  mimeType: 'image/svg+xml',
+  buffer: Buffer.from(
+    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 200 140"><path d="M12 70C6 30 40 6 84 12C112 16 128 2 158 14C196 30 198 84 176 112C150 142 108 124 78 132C40 140 16 108 12 70Z"/></svg>',
+  ),
+});
+await page.getByLabel('It is this wide').fill('45 cm');
+await page.keyboard.press('Enter');
+await page.getByText(/Outline of 450 mm/).waitFor();
+await page.getByLabel('Sea to start from').selectOption('island');
+await page.getByRole('button', { name: 'Put it on the table' }).click();
+await page.getByText('drawn outline 450').waitFor();
+await picture('imported-shape');
 
 await page.goto(`${base}/pieces/kelp-cove-1`);
 await page.getByRole('button', { name: 'Start the pour' }).click();

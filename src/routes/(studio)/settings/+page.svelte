@@ -68,6 +68,7 @@
           </div>
         </Sheet>
         <StudioFile />
+        <Preparation {method} />
       </div>
       <div class="flex flex-col gap-3">
         <Sheet title="Room" aside="every clock runs on it">
@@ -134,7 +135,6 @@
             />
           </div>
         </Sheet>
-        <Preparation {method} />
       </div>
     </div>
   {:else}

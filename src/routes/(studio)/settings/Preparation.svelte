@@ -12,7 +12,7 @@
   const hours = $derived(dryingOf(method));
   const steps: { key: keyof Drying; label: string }[] = [
     { key: 'sand', label: 'Sanding' },
-    { key: 'scuff', label: 'Degreasing, scuffing' },
+    { key: 'scuff', label: 'Scuffing' },
     { key: 'gesso', label: 'A coat of gesso' },
     { key: 'paint', label: 'A coat of paint' },
     { key: 'sealer', label: 'A coat of sealer' },
@@ -21,13 +21,13 @@
     { key: 'painted', label: 'A painted ground' },
     { key: 'glue', label: 'Glued dressing' },
     { key: 'doubling', label: 'Doubling a board' },
-    { key: 'mask', label: 'Each taping or setting up' },
+    { key: 'mask', label: 'Taping, setting up' },
   ];
   const write = (min: number): string => (min < 60 ? `${plain(min, 0)} min` : `${plain(min / 60, 2)} h`);
 </script>
 
 <Sheet title="Preparation" aside="with the wait">
-  <div class="grid gap-x-4 gap-y-2 p-4 sm:grid-cols-3">
+  <div class="grid gap-x-4 gap-y-2 p-4 sm:grid-cols-3 xl:grid-cols-4">
     {#each steps as { key, label } (key)}
       <LiveField
         {label}
