@@ -167,3 +167,26 @@ visit('units are shown as chosen and read as written', {}, async ({ page, base }
   await page.getByRole('columnheader', { name: 'fl oz' }).waitFor();
   assert.match((await cupRow(page, 'Deep'))[0]!, /^1\.\d\d$/);
 });
+
+/** Types one entry, leaves it, and types on before anything could reach the disk. */
+const hasty = `(() => {
+  const field = document.activeElement;
+  const type = (text) => {
+    field.value = text;
+    field.dispatchEvent(new Event('input', { bubbles: true }));
+  };
+  type('1.7 mm');
+  field.dispatchEvent(new Event('change', { bubbles: true }));
+  type('thin');
+})()`;
+
+visit('what is typed while the entry before it is still on its way to the disk stays', {}, async ({ page, base }) => {
+  await page.goto(base + cove);
+  await page.getByRole('button', { name: /^2 Sea, five tints/ }).click();
+  const film = page.getByLabel('film');
+  await film.focus();
+  await page.evaluate(hasty);
+  await page.getByText('17 ml/100 cm²').or(page.getByText('“thin” has no number in front.')).first().waitFor();
+  await until(() => page.getByRole('button', { name: 'Undo' }).isEnabled(), Boolean, 'the first entry was stored');
+  assert.equal(await film.inputValue(), 'thin');
+});

@@ -88,7 +88,7 @@ export function visit(name: string, terms: Terms, body: (visit: Visit) => Promis
     context.on('console', (message) => message.type() === 'error' && complaints.push(message.text()));
     context.on('weberror', (error) => complaints.push(String(error.error())));
     const page = await context.newPage();
-    page.setDefaultTimeout(Number(process.env['T'] ?? 45_000));
+    page.setDefaultTimeout(45_000);
     try {
       await body({ context, page, base, complaints });
       const unexpected = complaints.filter((c) => !terms.allow?.test(c));

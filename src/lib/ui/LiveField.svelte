@@ -23,9 +23,12 @@
   let typed = $state<string>();
 
   async function store(read: number) {
+    const sent = typed;
     // what is shown is rounded, so typing it again must not change what is stored
-    const same = read === value || typed?.trim() === shows;
-    if (same || (await commit(read)) !== false) typed = undefined;
+    const same = read === value || sent?.trim() === shows;
+    if (!same && (await commit(read)) === false) return;
+    // something more may have been typed while this was on its way to the disk
+    if (typed === sent) typed = undefined;
   }
 </script>
 
