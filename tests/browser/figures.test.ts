@@ -12,6 +12,7 @@ visit('every figure of the piece screen is the one the command prints', {}, asyn
     await page.goto(`${base}/pieces/${piece.id}`);
     await page.getByRole('heading', { name: piece.name, exact: true }).waitFor();
     await page.getByRole('tab', { name: 'Areas' }).click();
+    await page.getByText('Finished', { exact: true }).waitFor();
     const chart = await page.getByRole('region', { name: 'Chart' }).innerText();
     assert.ok(chart.includes(`${plain(report.regions.beachCm2, 0)} cm²`), `${piece.name}: beach`);
     for (const [name, cm2] of Object.entries(report.regions.seaCm2))
