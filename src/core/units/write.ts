@@ -55,6 +55,9 @@ export function writeDuration(min: number): string {
   return `${plain(inUnit(duration, min, unit), unit === 'min' ? 0 : 1)} ${unit}`;
 }
 
+/** Hours of work as "15 min" or "3.75 h". */
+export const writeHours = (h: number): string => (h < 1 ? `${plain(h * 60, 0)} min` : `${plain(h, 2)} h`);
+
 /** A fraction of 1 as "6 %" or "0.12 %". */
 export function writeShare(share: number): string {
   const percent = share * 100;

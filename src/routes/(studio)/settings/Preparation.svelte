@@ -1,6 +1,6 @@
 <script lang="ts">
   import { dryingOf, limits, type Drying, type Method } from '#core/document';
-  import { duration, plain, readWithin } from '#core/units';
+  import { duration, readWithin, writeHours } from '#core/units';
   import { changeMethod } from '$lib/store/settings';
   import { attempt } from '$lib/ui/attempt';
   import LiveField from '$lib/ui/LiveField.svelte';
@@ -23,7 +23,7 @@
     { key: 'doubling', label: 'Doubling a board' },
     { key: 'mask', label: 'Taping, setting up' },
   ];
-  const write = (min: number): string => (min < 60 ? `${plain(min, 0)} min` : `${plain(min / 60, 2)} h`);
+  const write = (min: number): string => writeHours(min / 60);
 </script>
 
 <Sheet title="Preparation" aside="with the wait">

@@ -11,6 +11,7 @@
   import { readPour } from '$lib/store/studio';
   import { attempt } from '$lib/ui/attempt';
   import { clockTime, dayMonth, weekday } from '$lib/ui/clock.svelte';
+  import Missing from '$lib/ui/Missing.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
 
   const live = $derived.by(() => {
@@ -165,10 +166,7 @@
       </Sheet>
     </div>
   {:else if answer && !answer.found}
-    <div class="sheet p-8">
-      <h1 class="text-[22px]">This pour is not in the log</h1>
-      <a class="button mt-4" href="/log">All pours</a>
-    </div>
+    <Missing says="This pour is not in the log" href="/log" on="All pours" />
   {:else}
     <p class="text-soft" aria-busy="true">Reading the pour.</p>
   {/if}

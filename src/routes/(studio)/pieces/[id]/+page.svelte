@@ -7,6 +7,7 @@
   import { writeBoard } from '$lib/ui/board';
   import { dayMonth, minutes, offsetAt } from '$lib/ui/clock.svelte';
   import { doingNow } from '$lib/ui/doing';
+  import Missing from '$lib/ui/Missing.svelte';
   import { joinsOf } from '#core/geometry';
   import Above from './Above.svelte';
   import Chart from './Chart.svelte';
@@ -136,11 +137,12 @@
   </main>
 {:else if shared.pieces && !shared.pieces.some((p) => p.id === editor.id)}
   <main class="p-4">
-    <div class="sheet p-8">
-      <h1 class="text-[22px]">This piece is not in the studio</h1>
-      <p class="mt-2 text-soft">It was removed, or the studio was replaced by another file.</p>
-      <a class="button mt-4" href="/pieces">All pieces</a>
-    </div>
+    <Missing
+      says="This piece is not in the studio"
+      why="It was removed, or the studio was replaced by another file."
+      href="/pieces"
+      on="All pieces"
+    />
   </main>
 {:else}
   <main class="p-4 text-soft" aria-busy="true">Reading the piece.</main>

@@ -7,6 +7,7 @@
   import { shared } from '$lib/store/shared.svelte';
   import BoardDrawing from '$lib/ui/BoardDrawing.svelte';
   import Findings from '$lib/ui/Findings.svelte';
+  import Scrolled from '$lib/ui/Scrolled.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import CutLine from './CutLine.svelte';
   import Dressings from './Dressings.svelte';
@@ -244,9 +245,5 @@
   {#if held}<p class="shrink-0 px-3 pb-1 text-[13px] text-warn" role="status">
       A curve stays on the board: 0 to {writeLength(plan.bounds.height, unit)} down, 0 to {writeLength(plan.bounds.width, unit)} across.
     </p>{/if}
-  <!-- a list that scrolls is reached by the keyboard -->
-  <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-  {#if findings.length}<div class="max-h-26 shrink-0 overflow-y-auto" role="group" aria-label="On the board" tabindex="0">
-      <Findings {findings} />
-    </div>{/if}
+  {#if findings.length}<Scrolled label="On the board" class="max-h-26 shrink-0"><Findings {findings} /></Scrolled>{/if}
 </Sheet>

@@ -2,8 +2,9 @@
   import { startingPiece, withShape, type BoardAnswers, type Piece, type StartingSea } from '#core/document';
   import { planPiece, weightOf } from '#core/plan';
   import { edgeAmounts, hoursBefore, workAfter, workBefore } from '#core/prepare';
-  import { fixed, inUnit, length, plain, writeLength } from '#core/units';
+  import { fixed, inUnit, length, plain, writeHours, writeLength } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
+  import Scrolled from '$lib/ui/Scrolled.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import Thumb from '$lib/ui/Thumb.svelte';
 
@@ -33,7 +34,6 @@
   });
   const plan = $derived(piece && means ? planPiece(piece, means) : undefined);
   const unit = $derived(shared.settings?.length ?? 'mm');
-  const hours = (h: number): string => (h < 1 ? `${plain(h * 60, 0)} min` : `${plain(h, 1)} h`);
 </script>
 
 <Sheet
@@ -50,18 +50,11 @@
         </div>
       {/each}
     </dl>
-    <!-- a list that scrolls is reached by the keyboard -->
-    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <div
-      class="overflow-y-auto border-t border-rule px-3 py-2 text-[13px] lg:max-h-60"
-      role="group"
-      aria-label="Work on the board"
-      tabindex="0"
-    >
-      <h3 class="font-bold">Before the resin, {hours(hoursBefore(piece, means.method))}</h3>
+    <Scrolled label="Work on the board" class="border-t border-rule px-3 py-2 text-[13px] lg:max-h-60">
+      <h3 class="font-bold">Before the resin, {writeHours(hoursBefore(piece, means.method))}</h3>
       <ol class="mt-1 flex list-decimal flex-col gap-1 pl-5">
         {#each workBefore(piece, means.method) as w (w.does)}
-          <li>{w.does} <span class="text-soft">{w.why} {hours(w.hours)}.{w.caution ? ` ${w.caution}` : ''}</span></li>
+          <li>{w.does} <span class="text-soft">{w.why} {writeHours(w.hours)}.{w.caution ? ` ${w.caution}` : ''}</span></li>
         {/each}
       </ol>
       <h3 class="mt-3 font-bold">After the last coat</h3>
@@ -71,6 +64,6 @@
         {/each}
       </ol>
       <p class="mt-3 text-soft">{edgeAmounts(piece)}</p>
-    </div>
+    </Scrolled>
   {:else}<p class="p-3 text-soft">It is drawn here once its measures can be read.</p>{/if}
 </Sheet>

@@ -1,10 +1,12 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { papers, templatePages, writeSvg, type Paper } from '#core/formats';
+  import { planPiece } from '#core/plan';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
+  import Missing from '$lib/ui/Missing.svelte';
   import { savedAs } from '$lib/ui/saved';
-  import { planPiece } from '#core/plan';
+  import Scrolled from '$lib/ui/Scrolled.svelte';
   import PieceSheet from './PieceSheet.svelte';
   import TemplatePage from './TemplatePage.svelte';
 
@@ -59,24 +61,14 @@
         <button type="button" class="button button-main" onclick={() => window.print()}>Print</button>
       </div>
     </div>
-    <!-- paper wider than the screen is scrolled from the keyboard too -->
-    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <div
-      class="flex flex-col gap-4 overflow-x-auto *:mx-auto print:block print:overflow-visible"
-      role="group"
-      aria-label="What is printed"
-      tabindex="0"
-    >
+    <Scrolled label="What is printed" class="flex flex-col gap-4 *:mx-auto print:block print:overflow-visible">
       {#if template}
         {#each laid.pages as sheet (`${sheet.row} ${sheet.column}`)}<TemplatePage {plan} {laid} {sheet} {paper} />{/each}
       {:else}<PieceSheet {plan} {paper} {settings} />{/if}
-    </div>
+    </Scrolled>
   </main>
 {:else if shared.pieces && !piece}
-  <main class="p-4">
-    <h1 class="text-[22px]">This piece is not in the studio</h1>
-    <a class="button mt-4" href="/pieces">All pieces</a>
-  </main>
+  <main class="p-4"><Missing says="This piece is not in the studio" href="/pieces" on="All pieces" /></main>
 {:else}
   <main class="p-4 text-soft" aria-busy="true">Reading the piece.</main>
 {/if}

@@ -2,10 +2,10 @@
   import { advise } from '#core/advice';
   import type { Settings } from '#core/document';
   import { MARGIN, papers, type Paper } from '#core/formats';
-  import { joinsOf, middleOf } from '#core/geometry';
+  import { joinsOf } from '#core/geometry';
   import { clearanceOf, weightOf, type PiecePlan } from '#core/plan';
   import { edgeAmounts, workAfter, workBefore, type Work } from '#core/prepare';
-  import { fixed, plain, volumeFigure, writeShare, writeTemperature, writeVolume } from '#core/units';
+  import { fixed, plain, volumeFigure, writeHours, writeShare, writeTemperature, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { writeBoard } from '$lib/ui/board';
   import BoardDrawing from '$lib/ui/BoardDrawing.svelte';
@@ -15,7 +15,7 @@
   import Rulers from '../Rulers.svelte';
   import Section from '../Section.svelte';
   import { View } from '../view.svelte';
-  import { overWords, partNames, waitWords } from '../words';
+  import { namedParts, overWords, waitWords } from '../words';
 
   /** All of a piece's plan on one page: drawn, in section, coat by coat and cup by cup, with the work before and after. It shrinks to fit. */
   let { plan, paper, settings }: { plan: PiecePlan; paper: Paper; settings: Settings } = $props();
@@ -36,22 +36,14 @@
   });
   const drawing = $derived(new Drawing(piece.id));
   const cut = $derived(drawing.cutOf(plan));
-  const figures = $derived(
-    [{ name: 'beach', region: plan.cut.beach }, ...plan.cut.sea.map((region, i) => ({ name: partNames(plan)[i]!, region }))].flatMap(
-      ({ name, region }) => {
-        const at = region.area < 0.01 * plan.area ? undefined : middleOf(region);
-        return at ? [{ name, at }] : [];
-      },
-    ),
-  );
+  const figures = $derived(namedParts(plan).filter((f) => f.area > 0.01 * plan.area));
   const weight = $derived(weightOf(plan));
   const clearance = $derived(clearanceOf(plan));
   const findings = $derived(
     advise({ plan, measure: settings.measure, joins: joinsOf(piece, shared.pieces ?? []) }).filter((f) => f.severity !== 'note'),
   );
-  const hours = (h: number): string => (h < 1 ? `${plain(h * 60, 0)} min` : `${plain(h, 1)} h`);
   const uses = { wall: 'for the wall', food: 'to carry food', 'hot mugs': 'for hot mugs' };
-  const total = (list: Work[]): string => hours(list.reduce((sum, w) => sum + w.hours, 0));
+  const total = (list: Work[]): string => writeHours(list.reduce((sum, w) => sum + w.hours, 0));
   const [before, after] = $derived([workBefore(piece, plan.means.method), workAfter(piece, plan.means.method)]);
 </script>
 
@@ -60,7 +52,7 @@
     <h2 class="text-[15px]">{title} <span class="font-sans text-[11px] text-soft">{total(list)}</span></h2>
     <ol class="ml-4 list-decimal">
       {#each list as w, i (i)}<li>
-          {w.does} <span class="text-soft">{hours(w.hours)}{w.caution ? `. ${w.caution}` : ''}</span>
+          {w.does} <span class="text-soft">{writeHours(w.hours)}{w.caution ? `. ${w.caution}` : ''}</span>
         </li>{/each}
     </ol>
   </section>

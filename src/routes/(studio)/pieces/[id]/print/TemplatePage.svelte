@@ -1,8 +1,7 @@
 <script lang="ts">
   import { drawnLines, MARGIN, OVERLAP, pageName, type Paper, type TemplateLayout, type TemplatePage } from '#core/formats';
-  import { middleOf } from '#core/geometry';
   import type { PiecePlan } from '#core/plan';
-  import { partNames } from '../words';
+  import { namedParts } from '../words';
 
   /** One page of the drawing at full size: lines to trace, marks to cut and glue by, and a bar to check the printer with. All in mm. */
   interface Props {
@@ -15,14 +14,7 @@
 
   const { paperWidth: w, paperHeight: h } = $derived(laid);
   const lines = $derived(drawnLines(plan));
-  const names = $derived(
-    [{ name: 'beach', region: plan.cut.beach }, ...plan.cut.sea.map((region, i) => ({ name: partNames(plan)[i]!, region }))].flatMap(
-      (f) => {
-        const at = middleOf(f.region);
-        return at ? [{ name: f.name, at }] : [];
-      },
-    ),
-  );
+  const names = $derived(namedParts(plan));
   const [right, foot] = $derived([MARGIN + sheet.width, MARGIN + sheet.height]);
   /** Lines outside the window's corners, to cut along. */
   const marks = $derived(
