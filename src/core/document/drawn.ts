@@ -1,5 +1,4 @@
 import { boxOf, fittedSea } from './board';
-import { linesOf } from './curves';
 import type { Coast, Dressing, DressingKind, Piece, Point, Sea, SeaCoat, Tint } from './schema';
 
 /** Changes to what is drawn on a piece besides the points of its curves. */
@@ -263,6 +262,3 @@ export const withoutDressing = (piece: Piece, id: string): Piece => ({
   ...piece,
   dressings: (piece.dressings ?? []).filter((d) => d.id !== id),
 });
-
-/** Whether a piece's drawing has a curve of that key. */
-export const hasLine = (piece: Piece, key: string): boolean => linesOf(piece.sea).some((line) => line.key === key);

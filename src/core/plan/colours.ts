@@ -124,6 +124,3 @@ export function chartColours(site: Site, cut: Cut, colourants: Colourant[]): Cha
     ...(dry && { dry: { rings: inlandBand(cut, dry.from).rings, colour: hexOf(sandGround.bare) } }),
   };
 }
-
-/** The colour of the first patch of a part. */
-export const colourOfPart = ({ patches }: ChartColours, part: number): string | undefined => patches.find((p) => p.part === part)?.colour;

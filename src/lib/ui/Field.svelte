@@ -27,8 +27,10 @@
   const reading = $derived(read?.(text));
   const says = $derived((left || insist) && reading && !reading.ok ? reading.says : undefined);
 
+  /** Pressing what comes next is what leaves a field; its sentence waits so long, ms, that it does not push that from under the finger. */
+  const PRESS = 200;
   function leave() {
-    left = true;
+    setTimeout(() => (left = true), PRESS);
     if (reading?.ok) commit?.(reading.value);
   }
 </script>

@@ -2,7 +2,6 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import {
-  hasLine,
   linesOf,
   mirrored,
   openStudio,
@@ -34,6 +33,7 @@ import { cutBoard } from '#core/geometry';
 import { near, piece, sample, sum } from '../help';
 
 const cut = (p: Piece) => cutBoard(p.shape, p.holes, p.sea);
+const hasLine = (p: Piece, key: string): boolean => linesOf(p.sea).some((line) => line.key === key);
 const beach = (p: Piece): number => cut(p).beach.area;
 const sea = (p: Piece): SeaCoat => p.coats.find((c): c is SeaCoat => c.kind === 'sea')!;
 const wave = (p: Piece): WaveCoat => p.coats.find((c): c is WaveCoat => c.kind === 'wave')!;

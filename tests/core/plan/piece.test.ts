@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { startingCoat, withCoat, withFilm, withShape, type Coat, type Piece } from '#core/document';
 import { cupContent } from '#core/mix';
-import { colourOfPart, groupCoats, planPiece, whiteThickness, type Batch, type PiecePlan } from '#core/plan';
+import { groupCoats, planPiece, whiteThickness, type Batch, type PiecePlan } from '#core/plan';
 import { empty, means, method, near, piece, plan, resin, sample, sum } from '../help';
 
 const batch = (p: PiecePlan, pour = 0): Batch => p.pours[pour]!.batches[0]!;
@@ -169,6 +169,7 @@ test('the white thickens, and crosses 1.8 Pa·s where its window opens', () => {
 });
 
 const brightness = (hex: string): number => sum([1, 3, 5].map((i) => parseInt(hex.slice(i, i + 2), 16)));
+const colourOfPart = ({ patches }: PiecePlan['colours'], part: number): string | undefined => patches.find((p) => p.part === part)?.colour;
 const seenAt = (p: PiecePlan, part: number): number => brightness(colourOfPart(p.colours, part)!);
 
 test('chart colours: the deep is darkest, a clear top wets a bare board, foam is the lightest of the sea', () => {
