@@ -15,6 +15,7 @@ const storeys = [
   'schedule',
   'plan',
   'record',
+  'stock',
   'advice',
   'formats',
   'report',

@@ -22,6 +22,7 @@ const rules: Rule[] = [
   mixing.loadOverLimit,
   mixing.cupTooBig,
   mixing.batchOutlasts,
+  mixing.batchSplit,
   filmOverEdge,
   support.wallOverfull,
   foodWithoutClearTop,

@@ -1,13 +1,13 @@
-import { PEAK_STOP, PEAK_WARN, rate } from '#core/cure';
+import { PEAK_STOP, PEAK_WARN } from '#core/cure';
+import type { Resin } from '#core/document';
 import { RATIO_FLAG } from '#core/mix';
-import type { Method } from '#core/document';
-import type { Batch, Standing, Step } from '#core/plan';
+import { strainsOf, type Batch, type Strain } from '#core/plan';
 import { fixed, plain, writeShare } from '#core/units';
-import type { Finding, Rule } from './finding';
+import type { Facts, Finding, Rule } from './finding';
 
 /** Each batch of each pour, with the pour's number. */
-const batches = (facts: Parameters<Rule>[0]): { pour: number; batch: Batch; index: number }[] =>
-  facts.plan.pours.flatMap(({ batches }, pour) => batches.map((batch, index) => ({ pour, batch, index })));
+const batches = ({ plan }: Facts): { pour: number; batch: Batch }[] =>
+  plan.pours.flatMap(({ batches }, pour) => batches.map((batch) => ({ pour, batch })));
 
 /** A by-volume ratio weighed in grams: named and sized where a scale is used. */
 export const equalGrams: Rule = (facts) =>
@@ -47,77 +47,101 @@ export const loadOverLimit: Rule = ({ plan }) =>
     ),
   );
 
-/** When the plan empties a standing cup: its own step, or for a mixing cup that fills others the end of colouring. */
-function emptiedAt({ key }: Standing, { resin, cups }: Batch, steps: Step[], method: Method): number {
-  const own = key ?? (cups.length === 1 ? cups[0]!.key : undefined);
-  const step = steps.find((s) => (s.kind === 'pour' && s.cup.key === own) || (s.kind === 'white' && s.cups.some((c) => c.key === own)));
-  return step ? step.at - step.mixedAt : resin.stirMin + method.colourMinPerCup * cups.length;
+const SOONER = 'Mix it in two batches, or pour it out sooner.';
+
+function strainFinding(strain: Strain, pour: number, resin: Resin): Finding {
+  if (strain.kind === 'outlasts')
+    return {
+      code: 'batch-outlasts',
+      severity: 'stop',
+      where: { pour },
+      says: `This batch takes ${plain(strain.needed, 0)} min of work; ${resin.name} can be worked for ${plain(strain.working, 0)} min here.`,
+      why: 'The last cups would be laid as the resin sets.',
+      fix: 'Put the later coats in a batch of their own, lay the wave sooner, or take the slower resin.',
+    };
+  const { standing, emptied } = strain;
+  const { course, key } = standing;
+  const grams = `${plain(standing.grams, 0)} g in ${standing.name}`;
+  const where = { pour, ...(key && { cup: key }) };
+  if (strain.kind === 'runs away')
+    return {
+      code: 'cup-too-big',
+      severity: 'stop',
+      where,
+      says: `${grams} begins to run away after ${plain(course.runawayMin, 0)} min; your plan empties it at ${plain(emptied, 0)} min.`,
+      why: `It would reach ${plain(course.peakC, 0)} °C, smoke and set in the cup.`,
+      fix: SOONER,
+    };
+  return {
+    code: 'cup-too-big',
+    severity: 'warn',
+    where,
+    says: `${grams} warms itself and is past working after ${plain(standing.workingMin, 0)} min; your plan empties it at ${plain(emptied, 0)} min.`,
+    why: 'The mass in a cup heats itself; the same resin in a film stays cool.',
+    fix: SOONER,
+  };
 }
 
-function standingFinding(standing: Standing, emptied: number, pour: number): Finding[] {
-  const { course, workingMin, name } = standing;
-  const grams = `${plain(standing.grams, 0)} g in ${name}`;
-  const fix = 'Mix it in two batches, or pour it out sooner.';
-  const base = { where: { pour, ...(standing.key && { cup: standing.key }) } };
-  if (course.runawayMin <= emptied)
-    return [
-      {
-        ...base,
-        code: 'cup-too-big',
-        severity: 'stop',
-        says: `${grams} begins to run away after ${plain(course.runawayMin, 0)} min; your plan empties it at ${plain(emptied, 0)} min.`,
-        why: `It would reach ${plain(course.peakC, 0)} °C, smoke and set in the cup.`,
-        fix,
-      },
-    ];
-  if (workingMin <= emptied)
-    return [
-      {
-        ...base,
-        code: 'cup-too-big',
-        severity: 'warn',
-        says: `${grams} warms itself and is past working after ${plain(workingMin, 0)} min; your plan empties it at ${plain(emptied, 0)} min.`,
-        why: 'The mass in a cup heats itself; the same resin in a film stays cool.',
-        fix,
-      },
-    ];
-  if (standing.key || course.peakC < PEAK_WARN) return [];
-  return [
-    {
-      ...base,
-      code: 'cup-left-standing',
-      severity: 'note',
-      says: `Left standing, ${grams} would reach ${plain(course.peakC, 0)} °C${course.runawayMin < Infinity ? `, running away from ${plain(course.runawayMin, 0)} min` : ''}.`,
-      why: course.peakC >= PEAK_STOP ? 'At 90 °C it smokes and can boil.' : 'From 60 °C it is too hot to hold and sets in minutes.',
-      fix: 'Fill the cups as soon as it is stirred. A hot cup goes outside onto stone.',
-    },
-  ];
-}
-
-/** A cup that warms itself past its working age before the plan has emptied it, and one that would if left. */
-export const cupTooBig: Rule = (facts) =>
-  batches(facts).flatMap(({ pour, batch }) =>
-    batch.standing.flatMap((s) => standingFinding(s, emptiedAt(s, batch, facts.plan.pours[pour]!.steps, facts.plan.means.method), pour)),
+const strained = ({ plan }: Facts): Finding[] =>
+  plan.pours.flatMap(({ batches, steps }, pour) =>
+    batches.flatMap((batch, i) => strainsOf(batch, i, steps, plan.means).map((strain) => strainFinding(strain, pour, batch.resin))),
   );
 
+/** A mixing cup that is emptied in time, and what it would do if it were left. */
+const leftStanding = ({ plan }: Facts): Finding[] =>
+  plan.pours.flatMap(({ batches, steps }, pour) =>
+    batches.flatMap((batch, i) => {
+      const heats = new Set(strainsOf(batch, i, steps, plan.means).flatMap((s) => (s.kind === 'outlasts' ? [] : [s.standing])));
+      return batch.standing.flatMap((standing): Finding[] => {
+        const { course, key, name } = standing;
+        if (key || heats.has(standing) || course.peakC < PEAK_WARN) return [];
+        const runs = course.runawayMin < Infinity ? `, running away from ${plain(course.runawayMin, 0)} min` : '';
+        return [
+          {
+            code: 'cup-left-standing',
+            severity: 'note',
+            where: { pour },
+            says: `Left standing, ${plain(standing.grams, 0)} g in ${name} would reach ${plain(course.peakC, 0)} °C${runs}.`,
+            why: course.peakC >= PEAK_STOP ? 'At 90 °C it smokes and can boil.' : 'From 60 °C it is too hot to hold and sets in minutes.',
+            fix: 'Fill the cups as soon as it is stirred. A hot cup goes outside onto stone.',
+          },
+        ];
+      });
+    }),
+  );
+
+/** A cup that warms itself past its working age before the plan has emptied it, and one that would if left. */
+export const cupTooBig: Rule = (facts) => [...strained(facts).filter((f) => f.code === 'cup-too-big'), ...leftStanding(facts)];
+
 /** Work with a batch that goes on past its working time. */
-export const batchOutlasts: Rule = (facts) =>
-  batches(facts).flatMap(({ pour, batch, index }): Finding[] => {
-    const { plan } = facts;
-    const steps = plan.pours[pour]!.steps.filter((s) => s.batch === index && s.kind !== 'done');
-    const last = steps.at(-1);
-    if (!last) return [];
-    const needed = last.at - last.mixedAt;
-    const working = batch.resin.workingMin / rate(plan.means.roomC, batch.resin.refC, plan.means.method.activationEa);
-    if (needed <= working) return [];
-    return [
-      {
-        code: 'batch-outlasts',
-        severity: 'stop',
-        where: { pour },
-        says: `This batch takes ${plain(needed, 0)} min of work; ${batch.resin.name} can be worked for ${plain(working, 0)} min here.`,
-        why: 'The last cups would be laid as the resin sets.',
-        fix: 'Put the later coats in a batch of their own, lay the wave sooner, or take the slower resin.',
-      },
-    ];
-  });
+export const batchOutlasts: Rule = (facts) => strained(facts).filter((f) => f.code === 'batch-outlasts');
+
+/** A batch that was split, and why. */
+export const batchSplit: Rule = ({ plan }) =>
+  plan.pours.flatMap(({ batches }, pour) =>
+    batches.flatMap(({ because, resin }, i): Finding[] => {
+      if (!because || batches.findIndex((b) => b.resin.id === resin.id && b.because) !== i) return [];
+      const count = batches.filter((b) => b.resin.id === resin.id).length;
+      return [
+        {
+          code: 'batch-split',
+          severity: 'note',
+          where: { pour },
+          says: `${resin.name} is mixed in ${count} batches.`,
+          why: writeStrain(because),
+          fix: 'Mix each when its first cup is to be laid. One mixing can be asked for in Settings.',
+        },
+      ];
+    }),
+  );
+
+/** What one mixing would do, in a sentence. */
+export function writeStrain(strain: Strain): string {
+  if (strain.kind === 'outlasts')
+    return `One mixing would take ${plain(strain.needed, 0)} min of work, and can be worked for ${plain(strain.working, 0)} min here.`;
+  const { grams, name, course, workingMin } = strain.standing;
+  const runs = course.runawayMin < Infinity ? ` and begin to run away at ${plain(course.runawayMin, 0)} min` : '';
+  return strain.kind === 'runs away'
+    ? `In one mixing, ${plain(grams, 0)} g in ${name} left standing would reach ${plain(course.peakC, 0)} °C${runs}; it is emptied at ${plain(strain.emptied, 0)} min.`
+    : `In one mixing, ${plain(grams, 0)} g in ${name} would be past working at ${plain(workingMin, 0)} min, and is emptied at ${plain(strain.emptied, 0)} min.`;
+}

@@ -1,4 +1,4 @@
-import type { Drying, Method, Resin, Room, Settings } from './schema';
+import type { Drying, Method, Pricing, Resin, Room, Settings, Vessel } from './schema';
 
 /** Habits a studio starts with; each is the ordinary figure of the trade and can be changed. */
 export const startingMethod: Method = {
@@ -18,6 +18,9 @@ export const startingMethod: Method = {
   colourMinPerCup: 1,
   layMinPerCup: 2,
   heatMinPerPass: 2,
+  heldBack: 0.03,
+  runOff: 'lost',
+  batches: 'split when needed',
 };
 
 /** Hours that preparation takes, waits included, until the studio gives its own. */
@@ -35,6 +38,21 @@ export const startingDrying: Drying = {
   mask: 0.25,
 };
 
+/** Minutes of hands in each step of preparation; the rest of its hours is waiting. */
+export const handsOn: Drying = {
+  sand: 25,
+  scuff: 15,
+  gesso: 10,
+  paint: 10,
+  sealer: 10,
+  relief: 30,
+  foil: 40,
+  painted: 60,
+  glue: 15,
+  doubling: 20,
+  mask: 15,
+};
+
 /** The hours a studio's preparation takes. */
 export const dryingOf = (method: Method): Drying => ({ ...startingDrying, ...method.drying });
 
@@ -48,6 +66,21 @@ export const startingSettings: Settings = {
   scaleStep: 0.1,
   roomId: startingRoom.id,
 };
+
+/** What a price starts from until the studio gives its own. */
+export const startingPricing: Pricing = { currency: 'EUR', hourRate: 25, overhead: 0.15, margin: 0.2, setUpMin: 20, cleanUpMin: 20 };
+
+export const pricingOf = (settings: Pick<Settings, 'pricing'>): Pricing => settings.pricing ?? startingPricing;
+
+/** Cups a studio starts with: plain ones with lines, until its own are on the shelf. */
+export const startingVessels: Vessel[] = [
+  { id: 'cup-30', name: '30 ml cup', use: 'cup', holds: 30, count: 20, step: 2.5 },
+  { id: 'cup-100', name: '100 ml cup', use: 'cup', holds: 100, count: 10, step: 5 },
+  { id: 'cup-300', name: '300 ml cup', use: 'cup', holds: 300, count: 6, step: 10 },
+  { id: 'cup-600', name: '600 ml cup', use: 'cup', holds: 600, count: 3, step: 20 },
+];
+
+export const vesselsOf = ({ vessels }: { vessels?: Vessel[] | undefined }): Vessel[] => vessels ?? startingVessels;
 
 /** A resin of ordinary figures, for a studio that starts empty; the artist's own data sheet replaces it. */
 export const startingResin: Resin = {

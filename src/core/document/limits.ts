@@ -51,6 +51,14 @@ export const limits = {
   scaleStep: { min: 0.001, max: 10 },
   /** Spare share of a coat. */
   spare: { min: 0, max: 0.5 },
+  /** Density, g/ml. */
+  density: { min: 0.5, max: 3 },
+  /** What a cup or a mould holds, ml. */
+  vessel: { min: 1, max: 20000 },
+  /** Additive in a cup of white, drops. */
+  additiveDrops: { min: 0, max: 20 },
+  /** Margin, as a share of the cost. */
+  margin: { min: 0, max: 5 },
   /** What drips off a metre of open edge, ml. */
   drip: { min: 0, max: 60 },
 } satisfies Record<string, Range>;

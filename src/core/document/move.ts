@@ -1,4 +1,4 @@
-import type { Pour, Studio } from './schema';
+import type { Pour, Stock, Studio } from './schema';
 
 const [HOUR, DAY] = [3_600_000, 86_400_000];
 
@@ -9,6 +9,15 @@ const movedPour = (pour: Pour, by: number): Pour => ({
   ...pour,
   startedAt: moved(pour.startedAt, by),
   events: pour.events.map((event) => ({ ...event, at: moved(event.at, by) })),
+});
+
+/** Dates on a container are past or far off, so that they move by whole days. */
+const movedStock = ({ since, opened, expires, corrections, ...rest }: Stock, by: number): Stock => ({
+  ...rest,
+  since: moved(since, by),
+  ...(opened && { opened: moved(opened, by) }),
+  ...(expires && { expires: moved(expires, by) }),
+  ...(corrections && { corrections: corrections.map((c) => ({ ...c, at: moved(c.at, by) })) }),
 });
 
 /**
@@ -27,5 +36,6 @@ export function movedTo(studio: Studio, recorded: number, now: number): Studio {
       ...(piece.dueOn && { dueOn: moved(piece.dueOn, planned) }),
     })),
     pours: studio.pours.map((pour) => movedPour(pour, past)),
+    ...(studio.stock && { stock: studio.stock.map((stock) => movedStock(stock, planned)) }),
   };
 }

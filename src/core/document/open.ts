@@ -1,4 +1,5 @@
 import type { ErrorObject } from 'ajv';
+import { vesselsOf } from './defaults';
 import type { Problem } from './problem';
 import { referenceProblems } from './references';
 import type { Studio } from './schema';
@@ -59,6 +60,9 @@ const fromSchema = (e: ErrorObject): Problem => ({
   expected: expectation(e),
 });
 
+/** A studio written before there was a shelf opens with the cups everyone starts with, and nothing on it. */
+const withShelf = (studio: Studio): Studio => ({ ...studio, vessels: vesselsOf(studio), stock: studio.stock ?? [] });
+
 /**
  * Opens the text of a studio file. Never throws: a file of the wrong kind, of a later version or with anything
  * out of place comes back as problems, and nothing of it is used.
@@ -77,5 +81,5 @@ export function openStudio(text: string): Opened {
   if (!validateStudio(data)) return { ok: false, problems: (validateStudio.errors ?? []).map(fromSchema) };
   const studio = data as Studio;
   const problems = referenceProblems(studio);
-  return problems.length ? { ok: false, problems } : { ok: true, studio };
+  return problems.length ? { ok: false, problems } : { ok: true, studio: withShelf(studio) };
 }

@@ -1,4 +1,4 @@
-import type { Piece, Pour, Studio } from './schema';
+import type { Piece, Pour, Stock, Studio, Vessel } from './schema';
 import { shapeProblem } from './board';
 import { tintsOf } from './coats';
 import { linesOf } from './curves';
@@ -104,6 +104,31 @@ function pourProblems(pour: Pour, at: string): Problem[] {
   return problems;
 }
 
+/** What a container names must be there, and the unit must be one its content is taken in. */
+function stockProblems({ of, unit }: Stock, at: string, { resins, colourants }: Studio): Problem[] {
+  switch (of.kind) {
+    case 'resin':
+      return [...known(of.resinId, resins, `${at}/of/resinId`, 'resins'), ...fluid(unit, at)];
+    case 'colourant':
+      return [...known(of.colourantId, colourants, `${at}/of/colourantId`, 'colourants'), ...fluid(unit, at)];
+    case 'supply':
+      return [];
+  }
+}
+const fluid = (unit: Stock['unit'], at: string): Problem[] =>
+  unit === 'g' || unit === 'ml' ? [] : [{ path: `${at}/unit`, found: `“${unit}”`, expected: '"g" or "ml" for what goes into a cup' }];
+
+function vesselProblems({ marks = [], holds }: Vessel, at: string): Problem[] {
+  return marks.flatMap((mark, i): Problem[] => {
+    const below = marks[i - 1];
+    if (below && (mark.ml <= below.ml || mark.mm <= below.mm))
+      return [{ path: `${at}/marks/${i}`, found: `${mark.ml} ml at ${mark.mm} mm`, expected: 'a mark above the one before it' }];
+    return mark.ml > holds * 1.01
+      ? [{ path: `${at}/marks/${i}/ml`, found: String(mark.ml), expected: `up to what it holds, ${holds} ml` }]
+      : [];
+  });
+}
+
 /** Problems of a studio whose shape is already right; empty where everything it names exists. */
 export function referenceProblems(studio: Studio): Problem[] {
   return [
@@ -111,5 +136,9 @@ export function referenceProblems(studio: Studio): Problem[] {
     ...known(studio.settings.roomId, studio.rooms, '/settings/roomId', 'rooms'),
     ...studio.pieces.flatMap((piece, i) => pieceProblems(piece, `/pieces/${i}`, studio.resins, studio.colourants)),
     ...studio.pours.flatMap((pour, i) => pourProblems(pour, `/pours/${i}`)),
+    ...repeated(studio.vessels ?? [], '/vessels'),
+    ...(studio.vessels ?? []).flatMap((vessel, i) => vesselProblems(vessel, `/vessels/${i}`)),
+    ...repeated(studio.stock ?? [], '/stock'),
+    ...(studio.stock ?? []).flatMap((stock, i) => stockProblems(stock, `/stock/${i}`, studio)),
   ];
 }

@@ -1,4 +1,4 @@
-import type { Coat, Laid, Piece, SandCoat, SeaCoat, WaveCoat } from './schema';
+import type { Coat, Laid, Method, Piece, SandCoat, SeaCoat, WaveCoat } from './schema';
 
 /**
  * Where good artists disagree. Every way is supported; the first is where a coat starts, with the reason shown to the
@@ -69,6 +69,55 @@ export const beach: School<NonNullable<SandCoat['how']>> = {
     { value: 'pressed in', label: 'dry sand pressed into wet clear', does: 'Clear for the pores, and the rest is dry sand by weight.' },
   ],
   why: 'Sand in resin lies where it is put, and none flies when it is heated.',
+};
+
+/** How a beach feels under a finger, by how much sand its resin takes. */
+export const texture: School<'smooth' | 'soft' | 'sandy' | 'coarse'> = {
+  question: 'texture',
+  ways: [
+    { value: 'sandy', label: 'sandy', does: 'One and a half times the resin by weight: grains stand, and all are wet.' },
+    { value: 'smooth', label: 'smooth', does: 'Half the resin by weight: it levels, and shines.' },
+    { value: 'soft', label: 'soft', does: 'As much sand as resin: it lies where it is put, and still closes.' },
+    { value: 'coarse', label: 'coarse', does: 'More than twice the resin: dry to the touch, and it must be pressed.' },
+  ],
+  why: 'Sandy reads as a beach and holds together without a second wetting.',
+};
+type Texture = (typeof texture.ways)[number]['value'];
+
+/** Sand by weight for each weight of resin. */
+export const texturePerResin: Record<Texture, number> = { smooth: 0.5, soft: 1, sandy: 1.5, coarse: 2.2 };
+
+/** The texture nearest to a share of sand. */
+export const textureOf = (perResin: number): Texture =>
+  texture.ways
+    .map((way) => way.value)
+    .reduce((best, t) => (Math.abs(texturePerResin[t] - perResin) < Math.abs(texturePerResin[best] - perResin) ? t : best));
+
+export const runOff: School<NonNullable<Method['runOff']>> = {
+  question: 'run-off',
+  ways: [
+    { value: 'lost', label: 'lost', does: 'What drips is in every amount, and is gone.' },
+    { value: 'caught', label: 'caught and used', does: 'What drips is caught on film and goes into moulds or the next base.' },
+    {
+      value: 'painted up',
+      label: 'painted up the sides',
+      does: 'What drips is painted up the sides as it thickens, so it covers them too.',
+    },
+  ],
+  why: 'Lost is the safe figure; catch it, and less is bought.',
+};
+
+export const batching: School<NonNullable<Method['batches']>> = {
+  question: 'batches',
+  ways: [
+    {
+      value: 'split when needed',
+      label: 'split when needed',
+      does: 'One mixing, unless it would heat itself or outlast its working time.',
+    },
+    { value: 'one a resin', label: 'always one', does: 'One mixing for each resin of a pour, and the warnings that go with it.' },
+  ],
+  why: 'A large mix heats itself in the cup and can run away.',
 };
 
 export const order: School<'deep to shore' | NonNullable<SeaCoat['order']>> = {

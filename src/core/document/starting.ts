@@ -1,6 +1,6 @@
 import { boxOf } from './board';
 import { startingSea, type StartingSea } from './seas';
-import { startingMethod, startingResin, startingRoom, startingSettings } from './defaults';
+import { startingMethod, startingResin, startingRoom, startingSettings, startingVessels } from './defaults';
 import type { Coat, Colourant, Edge, Piece, Shape, Studio, Surface, Tint, Use } from './schema';
 
 /**
@@ -170,4 +170,6 @@ export const emptyStudio = (): Studio => ({
   colourants: startingColourants,
   pieces: [],
   pours: [],
+  vessels: startingVessels,
+  stock: [],
 });

@@ -25,6 +25,8 @@ export function writeStudio(studio: Studio): string {
     colourants: byId(studio.colourants),
     pieces: byId(studio.pieces),
     pours: byId(studio.pours),
+    ...(studio.vessels && { vessels: byId(studio.vessels) }),
+    ...(studio.stock && { stock: byId(studio.stock) }),
   };
   return JSON.stringify(ordered(sorted), null, 2) + '\n';
 }

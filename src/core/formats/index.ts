@@ -2,3 +2,6 @@
 export * from './svg-read';
 export * from './svg-write';
 export * from './pages';
+export * from './csv';
+export * from './shelf-csv';
+export * from './cups-csv';

@@ -7,12 +7,20 @@ export const filmVolume = (areaMm2: number, filmMm: number): number => (areaMm2 
 export const coverage = (filmMm: number): number => 10 * filmMm;
 
 /**
- * What runs over an open rim, ml: the film left on the board's side, and what drips off.
+ * What runs over an open rim, ml: the film left on the board's side, and what drips off; the greater of the two where
+ * drips are painted up the sides.
  * @param rimMm       open rim, mm
  * @param thicknessMm depth of the board's side, mm
  */
-export const runOver = (rimMm: number, thicknessMm: number, method: Method): number =>
-  (rimMm * thicknessMm * method.sideFilm) / 1000 + (rimMm / 1000) * method.dripPerM;
+export function runOver(rimMm: number, thicknessMm: number, method: Method): number {
+  const side = (rimMm * thicknessMm * method.sideFilm) / 1000;
+  const drips = dripsOf(rimMm, method);
+  // what is painted up the sides as it thickens is the film they would have taken anyway
+  return method.runOff === 'painted up' ? Math.max(side, drips) : side + drips;
+}
+
+/** What drips off an open rim, ml. */
+export const dripsOf = (rimMm: number, method: Method): number => (rimMm / 1000) * method.dripPerM;
 
 /** A coat with its spare, ml. */
 export const withSpare = (ml: number, method: Method): number => ml * (1 + method.spare);

@@ -2,3 +2,5 @@
 export * from './film';
 export * from './ratio';
 export * from './load';
+export * from './rounded';
+export * from './vessel';

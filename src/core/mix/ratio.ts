@@ -49,11 +49,12 @@ export function ratioError(aG: number, bG: number, resin: Mixable): number {
 export const volumeWeighedError = (resin: Mixable): number =>
   resin.ratio.by === 'volume' ? ratioError(resin.ratio.a, resin.ratio.b, resin) : 0;
 
-/** What to add after one part was over-poured, and what the whole then is, all g. */
+/** What to add after one part was over-poured, what the whole then is, and how much more that is than was wanted, all g. */
 export interface Rescue {
   addA: number;
   addB: number;
   total: number;
+  surplus: number;
 }
 
 /**
@@ -63,7 +64,8 @@ export interface Rescue {
  */
 export function rescue(planned: Split, aG: number, bG: number): Rescue {
   const k = Math.max(aG / planned.aG, bG / planned.bG);
-  return { addA: k * planned.aG - aG, addB: k * planned.bG - bG, total: k * (planned.aG + planned.bG) };
+  const wanted = planned.aG + planned.bG;
+  return { addA: k * planned.aG - aG, addB: k * planned.bG - bG, total: k * wanted, surplus: Math.max(0, k - 1) * wanted };
 }
 
 /** Worst error of the ratio from reading a scale in steps: (δ/2)(1/m_A + 1/m_B); 40 g at 1 g is 5.03 %. */

@@ -4,8 +4,9 @@ import { cupContent, volumeWeighedError, mixedDensity, split, type Split } from 
 import { solidsShare } from '#core/tint';
 import type { CoatPlan } from './coats';
 import type { Cup } from './cups';
+import type { Strain } from './strain';
 
-/** One mixing of A and B: the cups it fills and the clock it starts. */
+/** One mixing of A and B: the cups it fills, of one piece or of several, and the clock it starts. */
 export interface Batch {
   resin: Resin;
   cups: Cup[];
@@ -20,6 +21,8 @@ export interface Batch {
   white: { course: CupCourse; multiplier: number };
   /** Cups that hold the most for the longest, left standing: the mixing cup, and the fullest one filled from it. */
   standing: Standing[];
+  /** Where a resin is mixed more than once: what one mixing would do. */
+  because?: Strain;
 }
 
 /** A cup left standing, and when the plan empties it; clock minutes after mixing. */
@@ -49,7 +52,7 @@ export interface Bench {
 function whiteOf(cups: Cup[], coats: CoatPlan[]): { cup: Cup; recipe: Part[] } | undefined {
   for (const { coat, cups: own } of coats) {
     if (coat.kind !== 'wave') continue;
-    const cup = own.find((c) => c.key.endsWith('/white') && cups.includes(c));
+    const cup = own.find((c) => c.key.endsWith('/white') && cups.some((k) => k.key === c.key));
     if (cup) return { cup, recipe: coat.white.recipe };
   }
   return undefined;
@@ -75,9 +78,9 @@ function courseOf(ml: number, density: number, resin: Resin, { roomC, method }: 
   return course;
 }
 
-export function planBatch(resin: Resin, coats: CoatPlan[], bench: Bench): Batch {
+/** @param coats those the cups belong to, so that the white that times the wave is known */
+export function planBatch(resin: Resin, cups: Cup[], coats: CoatPlan[], bench: Bench): Batch {
   const { method, colourants, roomC } = bench;
-  const cups = coats.filter((c) => c.coat.resinId === resin.id).flatMap((c) => c.cups);
   const filled = cups.reduce((sum, c) => sum + c.ml, 0);
   // a lone cup is mixed in itself; several are filled from a mixing cup that keeps its own share
   const ml = cups.length > 1 ? cupContent(filled, method) : filled;

@@ -121,6 +121,9 @@ function waveCups(s: Setting, coat: WaveCoat): Cup[] {
     need: lineNeed(foam + gap),
     tint: coat.white,
     colour: tintHex(s, coat.white, s.method.foamFilm),
+    ...(coat.additive &&
+      coat.additive !== 'none' &&
+      coat.additiveDrops && { additive: { name: coat.additive === 'silicone' ? 'silicone' : 'cell additive', drops: coat.additiveDrops } }),
   });
   return coat.under === 'white first' ? [white, clear] : [clear, white];
 }

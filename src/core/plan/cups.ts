@@ -16,7 +16,7 @@ export interface Cup {
   /** What must leave the cup onto the board. */
   needed: number;
   /** What that is made of, and what the cup keeps, ml. */
-  makeup: { laid: number; runsOver: number; spare: number; stays: number };
+  makeup: { laid: number; runsOver: number; spare: number; heldBack: number; stays: number };
   /** Mixed resin in the cup, with what stays behind. */
   ml: number;
   parts: Split;
@@ -28,6 +28,8 @@ export interface Cup {
   limit: number;
   /** Its film on the ground of the piece as it will be seen, "#rrggbb"; undefined for clear. */
   colour?: string;
+  /** What it was made from, so that it can be made again in another size. */
+  made: Filling;
 }
 
 /** What a coat is planned from beside itself. */
@@ -55,7 +57,7 @@ export function filmNeed({ piece, method }: Setting, coat: Coat, region: Region,
 /** What a line or a filling takes, without area or rim. */
 export const lineNeed = (laid: number): Need => ({ area: 0, laid, runsOver: 0 });
 
-/** What makes one cup: whose it is, what it is called, and what goes into it. */
+/** What makes one cup: whose it is, what it is called, and what goes into it. `additive` is counted in drops. */
 export interface Filling {
   coat: Coat;
   part: string | number;
@@ -65,12 +67,22 @@ export interface Filling {
   colour?: string | undefined;
   /** Share of the mix that is resin, and sand by weight for each of resin. */
   sand?: { resinShare: number; perResin: number };
+  additive?: { name: string; drops: number };
+  /** One of several cups that what is wanted was divided over. */
+  portion?: { number: number; of: number };
 }
 
-export function cup({ resin, colourants, method }: Setting, { coat, part, name, need, tint, colour, sand }: Filling): Cup {
+/** What any cup is made with. */
+export type Mixing = Pick<Setting, 'resin' | 'colourants' | 'method'>;
+
+export function cup({ resin, colourants, method }: Mixing, made: Filling): Cup {
+  const { coat, part, need, tint, colour, sand, portion } = made;
+  const name = portion ? `${made.name} ${portion.number} of ${portion.of}` : made.name;
   const dry = need.laid + need.runsOver;
   const needed = withSpare(dry, method);
-  const content = cupContent(needed, method);
+  // some of every tint is kept for corrections, since it cannot be met again
+  const heldBack = tint?.recipe.length ? needed * (method.heldBack ?? 0) : 0;
+  const content = cupContent(needed + heldBack, method);
   const ml = content * (sand?.resinShare ?? 1);
   const parts = split(ml, resin);
   const grams = parts.aG + parts.bG;
@@ -79,12 +91,12 @@ export function cup({ resin, colourants, method }: Setting, { coat, part, name, 
     return colourant ? [{ colourant, dose: dose(p, colourant, grams) }] : [];
   });
   return {
-    key: `${coat.id}/${part}`,
+    key: `${coat.id}/${part}${portion ? `~${portion.number}` : ''}`,
     coatId: coat.id,
     name,
     area: need.area,
     needed,
-    makeup: { laid: need.laid, runsOver: need.runsOver, spare: needed - dry, stays: content - needed },
+    makeup: { laid: need.laid, runsOver: need.runsOver, spare: needed - dry, heldBack, stays: content - needed - heldBack },
     ml,
     parts,
     sandG: grams * (sand?.perResin ?? 0),
@@ -95,6 +107,7 @@ export function cup({ resin, colourants, method }: Setting, { coat, part, name, 
     ),
     limit: resin.loadLimit,
     ...(colour && { colour }),
+    made,
   };
 }
 
@@ -112,6 +125,13 @@ export const joined = (regions: Region[]): Region => ({
 
 /** Parts of the sea run from the shore seaward, tints from deep to shore. */
 export const regionOfTint = (cut: Pick<Cut, 'sea'>, tintIndex: number): Region | undefined => cut.sea[cut.sea.length - 1 - tintIndex];
+
+/** A cup divided over several of the same size; each keeps what any cup keeps. */
+export const portionsOf = (mixing: Mixing, { made }: Cup, of: number): Cup[] => {
+  const { area, laid, runsOver } = made.need;
+  const need = { area: area / of, laid: laid / of, runsOver: runsOver / of };
+  return Array.from({ length: of }, (_, i) => cup(mixing, { ...made, need, portion: { number: i + 1, of } }));
+};
 
 /** Pieces of a kind poured together share every cup. */
 export const allPieces = ({ piece }: { piece: Piece; method: Method }, ml: number): number => piece.count * ml;

@@ -1,11 +1,12 @@
 import { holesOf, type Coat, type Colourant, type Method, type Piece, type Resin } from '#core/document';
 import { bounds, cutBoard, outlineArea, rimLength, type Bounds, type Cut } from '#core/geometry';
-import { planBatch, type Batch } from './batch';
+import type { Batch } from './batch';
 import { chartColours, type ChartColours } from './colours';
 import { planCoat, type CoatPlan } from './coats';
 import { buildUp, gridOf, meanFilm, type BuildUp } from './heights';
 import { regionsOfCoats, type Site } from './site';
-import { planSteps, type Step } from './steps';
+import { mixed } from './split';
+import { inOrder, type Step } from './steps';
 
 /** What a piece is planned with: the studio's materials and habits, and the air it is poured in. */
 export interface Means {
@@ -51,17 +52,16 @@ export const groupCoats = (coats: Coat[]): Coat[][] =>
   }, []);
 
 function planPour(coats: CoatPlan[], means: Means): PourPlan {
-  const used = means.resins.filter((resin) => coats.some((c) => c.coat.resinId === resin.id && c.cups.length));
-  const batches = used.map((resin) => planBatch(resin, coats, means));
   const parts = [0, ...(coats[0]?.regions.sea ?? []).map((_, i) => i + 1)];
   const filmAt = (part: number): number =>
     coats
       .filter((c) => c.coat.kind !== 'wave' && (part === 0 ? c.regions.beach : c.regions.sea[part - 1]!).area > 0)
       .reduce((sum, c) => sum + c.film, 0);
+  const { batches, steps, laid } = mixed(inOrder(coats), means.resins, means);
   return {
-    coats,
+    coats: coats.map((c) => laid.find((l) => l.coat === c.coat) ?? c),
     batches,
-    steps: planSteps(coats, batches, means.method),
+    steps,
     film: Math.max(...parts.map(filmAt)),
   };
 }
@@ -104,14 +104,14 @@ function planAnew(piece: Piece, means: Means): PiecePlan {
   const { method, colourants } = means;
   const cut = cutOf(piece);
   const site: Site = { piece, cut, method, regions: regionsOfCoats(piece, cut) };
-  const coats = piece.coats.map((coat, i) => {
+  const planned = piece.coats.map((coat, i) => {
     const resin = means.resins.find((r) => r.id === coat.resinId);
     if (!resin) throw new RangeError(`coat ${i + 1} of ${piece.name} names a resin that is not on the shelf`);
     return planCoat({ ...site, resin, colourants, meanFilm: (c) => meanFilm(buildUpOf({ site }), c) }, coat, i + 1);
   });
   const pours = groupCoats(piece.coats).map((group) =>
     planPour(
-      coats.filter((c) => group.includes(c.coat)),
+      planned.filter((c) => group.includes(c.coat)),
       means,
     ),
   );
@@ -123,7 +123,7 @@ function planAnew(piece: Piece, means: Means): PiecePlan {
     rim: rimLength(piece.shape),
     cut,
     site,
-    coats,
+    coats: pours.flatMap((pour) => pour.coats),
     pours,
     colours: chartColours(site, cut, colourants),
   };

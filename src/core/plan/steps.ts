@@ -20,7 +20,7 @@ export type Step = {
 );
 
 /** The coats of a pour in the order they are laid: where the deep goes first, the sea comes before its own beach. */
-function inOrder(coats: CoatPlan[]): CoatPlan[] {
+export function inOrder(coats: CoatPlan[]): CoatPlan[] {
   const sea = coats.find((c) => c.coat.kind === 'sea' && c.coat.order === 'deep first');
   const beach = coats.find((c) => c.coat.kind === 'sand');
   if (!sea || !beach || coats.indexOf(beach) > coats.indexOf(sea)) return coats;
@@ -28,26 +28,30 @@ function inOrder(coats: CoatPlan[]): CoatPlan[] {
 }
 
 /**
- * The steps of a pour in the order of its coats, with the minute each is planned for: stir by the maker's word, then
+ * The steps of a pour in the order its coats are given, with the minute each is planned for: stir by the maker's word, then
  * colour, then lay cup after cup; the wave waits for the minute its coat is planned at.
  */
 export function planSteps(coats: CoatPlan[], batches: Batch[], method: Method): Step[] {
   const steps: Step[] = [];
   const mixedAt: number[] = [];
   let clock = 0;
-  for (const coat of inOrder(coats)) {
-    if (!coat.cups.length) continue;
-    const batch = batches.findIndex((b) => b.resin.id === coat.coat.resinId);
+  /** The batch of a cup, which is mixed first where it has not been. */
+  const mixed = (cup: Cup): { batch: number; mixedAt: number } => {
+    const batch = batches.findIndex(({ cups }) => cups.some((c) => c.key === cup.key));
     if (mixedAt[batch] === undefined) {
       mixedAt[batch] = clock;
       steps.push({ kind: 'mix', key: `mix/${batch}`, at: clock, batch, mixedAt: clock });
       const { resin, cups } = batches[batch]!;
       clock += resin.stirMin + method.colourMinPerCup * cups.filter((c) => c.doses.length || c.sandG).length;
     }
-    const shared = { batch, mixedAt: mixedAt[batch] };
+    return { batch, mixedAt: mixedAt[batch]! };
+  };
+  for (const coat of coats) {
+    if (!coat.cups.length) continue;
     if (coat.coat.kind === 'wave') {
       const wave = coat.coat;
-      clock = Math.max(clock, mixedAt[batch] + wave.layAt);
+      const shared = mixed(coat.cups[0]!);
+      clock = Math.max(clock, shared.mixedAt + wave.layAt);
       steps.push({ kind: 'white', key: coat.coat.id, at: clock, ...shared, cups: coat.cups, coat, wave });
       for (let pass = 1; pass <= wave.passes; pass++) {
         clock += method.heatMinPerPass;
@@ -55,6 +59,7 @@ export function planSteps(coats: CoatPlan[], batches: Batch[], method: Method): 
       }
     } else
       for (const cup of coat.cups) {
+        const shared = mixed(cup);
         clock += method.layMinPerCup;
         steps.push({ kind: 'pour', key: cup.key, at: clock, ...shared, cup, coat });
       }

@@ -42,7 +42,7 @@ export function weightOf(plan: PiecePlan): Weight {
   for (const { coat, cups } of coats) {
     const density = mixedDensity(means.resins.find((r) => r.id === coat.resinId)!);
     for (const cup of cups) {
-      const made = cup.needed + cup.makeup.stays;
+      const made = cup.needed + cup.makeup.heldBack + cup.makeup.stays;
       const share = made > 0 ? cup.makeup.laid / made : 0;
       resin += (cup.ml * share * density) / piece.count / 1000;
       sand += (cup.sandG * share) / piece.count / 1000;

@@ -3,3 +3,4 @@ export * from './layer';
 export * from './recipe';
 export * from './ground';
 export * from './screen';
+export * from './hides';

@@ -2,3 +2,4 @@
 export * from './quantity';
 export * from './read';
 export * from './write';
+export * from './ratio';

@@ -102,3 +102,15 @@ export const fraction: Quantity = {
     { name: '%', spellings: ['%', 'percent', 'per cent'], factor: 0.01 },
   ],
 };
+
+export const density: Quantity = {
+  name: 'density',
+  example: '1.1 g/ml',
+  units: [
+    { name: 'g/ml', spellings: ['g/ml', 'g/cm³', 'g/cm3', 'kg/l'], factor: 1 },
+    { name: 'kg/m³', spellings: ['kg/m³', 'kg/m3', 'g/l'], factor: 0.001 },
+  ],
+};
+
+/** A number that has no unit, as a count or a price has none. */
+export const bare: Quantity = { name: 'number', example: '12.5', units: [{ name: '', spellings: [], factor: 1 }] };

@@ -58,7 +58,7 @@ export function read(q: Quantity, text: string, assume = q.units[0]!.name): Read
   if (!unit) {
     const meant = nearest(q, word);
     const hint = meant ? ` Did you mean “${match[1]} ${meant}”?` : '';
-    return no(`“${match[2]!.trim()}” is not a ${q.name} unit here. Write ${listed(q)}, as in “${q.example}”.${hint}`);
+    return no(`“${match[2]!.trim()}” is not a ${q.name} unit here. Write ${listed(q) || 'the number alone'}, as in “${q.example}”.${hint}`);
   }
   // twelve digits hold every factor exactly and drop what binary adds: 12 in is 304.8 mm, not 304.79999999999995
   return { ok: true, value: Number(((number + (unit.offset ?? 0)) * unit.factor).toPrecision(12)) };

@@ -3,6 +3,7 @@ import { test } from 'node:test';
 import {
   advise,
   batchOutlasts,
+  batchSplit,
   cautionFor,
   cupTooBig,
   drawingAstray,
@@ -17,7 +18,7 @@ import {
 } from '#core/advice';
 import { withCoat, withFilm, withLoad, withShape, withoutCoat, type Coat, type Piece, type WaveCoat } from '#core/document';
 import type { Means } from '#core/plan';
-import { piece, plan, resin } from '../help';
+import { method, piece, plan, resin } from '../help';
 
 const ask = (rule: Rule, p: Piece = piece(), change: Partial<Means> = {}, measure: 'scale' | 'marked cups' = 'scale'): Finding[] =>
   rule({ plan: plan(p, change), measure });
@@ -26,6 +27,8 @@ const quiet = (found: Finding[]): void => assert.deepEqual(codes(found), []);
 
 const panel = piece();
 const [sandId, , waveId, topId] = panel.coats.map((c) => c.id) as [string, string, string, string];
+/** One mixing for each resin, whatever comes of it. */
+const atOnce = { ...method, batches: 'one a resin' as const };
 const waveAt = (layAt: number): Piece => withCoat(panel, waveId, (c) => ({ ...(c as WaveCoat), layAt }));
 
 test('equal grams: named with its size for a by-volume resin on a scale', () => {
@@ -51,19 +54,30 @@ test('load at the limit is within it', () => quiet(ask(loadOverLimit)));
 
 test('cup too big: a mixing cup that runs away before it is emptied stops', () => {
   const lid = withShape(panel, { kind: 'rectangle', width: 2000, height: 1500 });
-  const found = ask(cupTooBig, lid, { resins: [{ ...resin, gelMin: 90 }], roomC: 28 });
+  const found = ask(cupTooBig, lid, { resins: [{ ...resin, gelMin: 90 }], roomC: 28, method: atOnce });
   assert.ok(codes(found).includes('stop cup-too-big'));
   assert.match(found[0]!.says, /begins to run away after \d+ min; your plan empties it at \d+ min/);
 });
 test('cup too big: one that is only past working is a warning', () => {
   const lone = withFilm({ ...panel, coats: [{ ...panel.coats[3]!, samePour: false }] }, topId, 3);
-  const found = ask(cupTooBig, lone, { resins: [{ ...resin, workingMin: 5, gelMin: 240 }] });
+  const found = ask(cupTooBig, lone, { resins: [{ ...resin, workingMin: 5, gelMin: 240 }], method: atOnce });
   assert.deepEqual(codes(found), ['warn cup-too-big']);
 });
 test('cup too big: a coaster’s cup is not, and a panel’s is only noted', () => {
   quiet(ask(cupTooBig, withShape(panel, { kind: 'round', diameter: 60 })));
   const noted = ask(cupTooBig);
   assert.ok(noted.length && noted.every((f) => f.severity === 'note' && f.code === 'cup-left-standing'));
+});
+
+test('a batch that was split says so once, with what one mixing would do; one that was not is quiet', () => {
+  const lid = withShape(panel, { kind: 'rectangle', width: 2000, height: 1500 });
+  const hot = { resins: [{ ...resin, gelMin: 150 }], roomC: 26 };
+  quiet(ask(cupTooBig, lid, hot).filter((f) => f.severity !== 'note'));
+  const found = ask(batchSplit, lid, hot).filter((f) => f.where.pour === 0);
+  assert.equal(found.length, 1);
+  assert.match(found[0]!.says, /Coating resin is mixed in \d+ batches/);
+  assert.match(found[0]!.why, /would reach \d+ °C and begin to run away at \d+ min; it is emptied at \d+ min/);
+  quiet(ask(batchSplit));
 });
 
 test('batch outlasts the working time: a wave planned past it', () => {
@@ -109,7 +123,7 @@ test('white before its window, after it, and with none at all', () => {
   assert.match(ask(whiteOffWindow, early)[0]!.why, /blurs to a pale wash/);
   assert.match(ask(whiteOffWindow, waveAt(44))[0]!.fix, /Plan it by \d+ min/);
   assert.match(
-    ask(whiteOffWindow, panel, { resins: [{ ...resin, workingMin: 22, gelMin: 120 }] })[0]!.fix,
+    ask(whiteOffWindow, panel, { resins: [{ ...resin, workingMin: 22, gelMin: 120 }], method: atOnce })[0]!.fix,
     /coats before it take too long/,
   );
   assert.match(ask(whiteOffWindow, panel, { resins: [{ ...resin, workingMin: 3, gelMin: 20 }] })[0]!.says, /no window for white/);

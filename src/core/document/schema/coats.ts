@@ -23,13 +23,15 @@ export const Until = Type.Enum(['tacky', 'recoat', 'hard']);
 export type Until = Static<typeof Until>;
 
 /**
- * What every coat has. `samePour` joins it to the one below. Left out: `over` is the ordinary part for its kind, `edge`
- * the board's; `inset` keeps it back from the rim, mm; `waits` names a lower coat and how far that must be.
+ * What every coat has. `samePour` joins it to the one below; `ownBatch` begins a new mixing of its resin all the same.
+ * Left out: `over` is the ordinary part for its kind, `edge` the board's; `inset` keeps it back from the rim, mm;
+ * `waits` names a lower coat and how far that must be.
  */
 const coat = {
   id: id(),
   resinId: id(),
   samePour: Type.Boolean(),
+  ownBatch: Type.Optional(Type.Boolean()),
   over: Type.Optional(Over),
   edge: Type.Optional(Edge),
   inset: Type.Optional(from0(200)),
@@ -81,6 +83,7 @@ const WaveCoat = object({
   lace: Type.Optional(Type.Enum(['open', 'some', 'bright'])),
   heat: Type.Optional(Type.Enum(['hot air', 'torch then air', 'air then torch', 'hair dryer'])),
   additive: Type.Optional(Type.Enum(['none', 'silicone', 'other'])),
+  additiveDrops: Type.Optional(Type.Integer({ minimum: limits.additiveDrops.min, maximum: limits.additiveDrops.max })),
   white: Tint,
 });
 export type SealCoat = Static<typeof SealCoat>;

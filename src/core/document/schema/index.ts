@@ -2,6 +2,7 @@ import Type, { type Static } from 'typebox';
 import { Colourant, Method, Resin, Room, Settings } from './materials';
 import { Piece } from './piece';
 import { Pour } from './pour';
+import { Stock, Vessel } from './shelf';
 
 export * from './board';
 export * from './coats';
@@ -9,6 +10,7 @@ export * from './materials';
 export * from './piece';
 export * from './pour';
 export * from './sea';
+export * from './shelf';
 export { Point } from './parts';
 
 /**
@@ -26,6 +28,8 @@ export const Studio = Type.Object(
     colourants: Type.Array(Colourant),
     pieces: Type.Array(Piece),
     pours: Type.Array(Pour),
+    vessels: Type.Optional(Type.Array(Vessel)),
+    stock: Type.Optional(Type.Array(Stock)),
   },
   { $id: 'nerite-studio-1', title: 'Nerite studio document, version 1', additionalProperties: false },
 );

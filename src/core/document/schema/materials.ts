@@ -26,15 +26,17 @@ export type Resin = Static<typeof Resin>;
 
 /**
  * `absorb` and `scatter` are Kubelka–Munk k and s per mm at load 1, for linear red, green and blue. Without `dropMl` it
- * is measured by weight. `solids` is the share of its volume that is solid, which thickens the mix.
+ * is measured by weight. `solids` is the share of its volume that is solid, which thickens the mix. `limit` is its own
+ * maker's, over A + B by weight; left out, only the resin's holds.
  */
 export const Colourant = object({
   id: id(),
   name: name(),
-  kind: Type.Enum(['liquid pigment', 'alcohol ink', 'water-based', 'paste']),
+  kind: Type.Enum(['liquid pigment', 'alcohol ink', 'water-based', 'paste', 'mica powder', 'metal flake', 'dry pigment']),
   density: Type.Number({ minimum: 0.5, maximum: 5 }),
   solids: from0(0.6),
   dropMl: Type.Optional(positive(1)),
+  limit: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: limits.load.max })),
   absorb: rgb(100000),
   scatter: rgb(100000),
 });
@@ -68,7 +70,11 @@ export const Drying = object({
 });
 export type Drying = Static<typeof Drying>;
 
-/** The studio's habits: what the amounts and the windows rest on. */
+/**
+ * The studio's habits: what the amounts and the windows rest on. `heldBack` is the part of every tint kept for
+ * corrections, none where it is left out; `runOff` is what becomes of what drips, lost where it is left out; without
+ * `batches` each resin of a pour is mixed at once.
+ */
 export const Method = object({
   spare: range(limits.spare),
   sideFilm: from0(5),
@@ -87,8 +93,22 @@ export const Method = object({
   layMinPerCup: from0(60),
   heatMinPerPass: from0(30),
   drying: Type.Optional(Type.Partial(Drying)),
+  heldBack: Type.Optional(range(limits.spare)),
+  runOff: Type.Optional(Type.Enum(['lost', 'caught', 'painted up'])),
+  batches: Type.Optional(Type.Enum(['split when needed', 'one a resin'])),
 });
 export type Method = Static<typeof Method>;
+
+/** What a price is reckoned from: an hour's pay, shares of 1, and minutes of work a pour takes beside the pour itself. */
+export const Pricing = object({
+  currency: Type.String({ minLength: 1, maxLength: 6 }),
+  hourRate: from0(10000),
+  overhead: from0(5),
+  margin: Type.Number({ minimum: 0, maximum: limits.margin.max }),
+  setUpMin: from0(600),
+  cleanUpMin: from0(600),
+});
+export type Pricing = Static<typeof Pricing>;
 
 export const Settings = object({
   length: Type.Enum(['mm', 'cm', 'in']),
@@ -97,5 +117,6 @@ export const Settings = object({
   measure: Type.Enum(['scale', 'marked cups']),
   scaleStep: range(limits.scaleStep),
   roomId: id(),
+  pricing: Type.Optional(Pricing),
 });
 export type Settings = Static<typeof Settings>;

@@ -2,12 +2,16 @@ import Type, { type Static } from 'typebox';
 import { limits } from '../limits';
 import { Colourant, Method, Resin, Room } from './materials';
 import { Piece } from './piece';
-import { object, range, positive, id, text, moment, tagged } from './parts';
+import { object, range, positive, from0, id, text, moment, tagged } from './parts';
 
 const event = { seq: Type.Integer({ minimum: 1, maximum: 100000 }), at: moment() };
-/** `cup` and `step` name a step of the plan the pour was started from; `undone` takes back the event of that number. */
+/**
+ * `cup` names a cup of the plan the pour was started from; `tinted` is what was weighed into it; `undone` takes back the
+ * event of that number.
+ */
 export type PourEvent = { seq: number; at: string } & (
   | { kind: 'mixed'; batch: number; aG?: number; bG?: number }
+  | { kind: 'tinted'; cup: string; colourantId: string; grams: number }
   | { kind: 'poured'; cup: string }
   | { kind: 'white laid'; coatId: string }
   | { kind: 'heat pass' }
@@ -19,9 +23,16 @@ export const PourEvent = tagged<PourEvent>(
   object({
     ...event,
     kind: Type.Literal('mixed'),
-    batch: Type.Integer({ minimum: 0, maximum: 20 }),
+    batch: Type.Integer({ minimum: 0, maximum: 60 }),
     aG: Type.Optional(positive(100000)),
     bG: Type.Optional(positive(100000)),
+  }),
+  object({
+    ...event,
+    kind: Type.Literal('tinted'),
+    cup: Type.String({ minLength: 1, maxLength: 160 }),
+    colourantId: id(),
+    grams: from0(10000),
   }),
   object({ ...event, kind: Type.Literal('poured'), cup: Type.String({ minLength: 1, maxLength: 160 }) }),
   object({ ...event, kind: Type.Literal('white laid'), coatId: id() }),
