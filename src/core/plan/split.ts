@@ -65,13 +65,20 @@ function portioned(resin: Resin, [cup, ...rest]: Unit, coats: CoatPlan[], bench:
 const replaced = (coats: CoatPlan[], portions: Map<string, Cup[]>): CoatPlan[] =>
   coats.map((c) => ({ ...c, cups: c.cups.flatMap((k) => portions.get(k.key) ?? [k]) }));
 
-/** Units in the fewest batches that are not strained, in the order they are laid. A strain that no split cures stays. */
+const sign = (strain: Strain): string => (strain.kind === 'outlasts' ? strain.kind : `${strain.kind} ${strain.standing.key ?? ''}`);
+
+/**
+ * Units in the fewest batches that are not strained, in the order they are laid. What strains a unit even by itself is
+ * no reason to part it from others, as long as it does not strain them.
+ */
 function divided(resin: Resin, units: Unit[], coats: CoatPlan[], bench: Bench): Cup[][] {
-  const strained = (cups: Cup[]): boolean => strainsAlone(resin, cups, coats, bench).length > 0;
+  const strains = (cups: Cup[]): string[] => strainsAlone(resin, cups, coats, bench).map(sign);
   const groups: Cup[][] = [];
   for (const unit of units) {
     const last = groups.at(-1);
-    if (last && (!strained([...last, ...unit]) || strained(unit))) last.push(...unit);
+    const together = last && strains([...last, ...unit]);
+    const alone = together?.length ? strains(unit) : [];
+    if (last && together!.every((s) => alone.includes(s))) last.push(...unit);
     else groups.push([...unit]);
   }
   return groups;
