@@ -19,6 +19,7 @@ const storeys = [
   'advice',
   'formats',
   'report',
+  'simulate',
 ];
 const outside = String.raw`^(\$|svelte|dexie|node:|comlink)`;
 

@@ -1,10 +1,11 @@
-import { torched } from '#core/document';
+import { colourantKinds, tintsOf, torched, type Colourant } from '#core/document';
 import type { PiecePlan, Step } from '#core/plan';
 
 /** Cautions of the trade, shown once at the step where they matter. They defer to the product's safety sheet. */
 const MIX =
   'Nitrile gloves and sleeves on, window open. Uncured parts on skin sensitise; no solvent on skin. The product’s safety sheet decides on a respirator.';
 const MASS = 'Never leave a full cup standing: it heats itself, and can smoke and boil. A hot cup goes outside onto stone.';
+const POWDER = 'Mica, flake and dry pigment: a fine-particle mask while they are dry.';
 const HEAT =
   'Flammable wipes, neat inks and films away first. The nozzle stays hot; keep the lead out of the resin. Heat held still scorches, and the fumes of scorched resin are harmful.';
 const TORCH = 'A flame scorches wooden walls, tape and canvas: extinguisher near, never held still.';
@@ -12,11 +13,22 @@ const COVER = 'Keep it away from children, pregnant people and pets until it is 
 const FOOD = 'Pigment and additives void a maker’s food statement: hand wash, no cutting, no raw food, and only after full cure.';
 const MUGS = 'Nothing hotter than the maker’s heat rating, and only after full cure.';
 
-/** The caution that belongs to a step, if one does. */
-export function cautionFor(step: Step, first: boolean, plan: Pick<PiecePlan, 'piece'>): string | undefined {
+/** Whether anything in a piece is tinted with a powder. */
+const powdered = ({ coats }: PiecePlan['piece'], colourants: Colourant[]): boolean =>
+  coats.some((coat) =>
+    tintsOf(coat).some((tint) =>
+      tint.recipe.some((part) => {
+        const colourant = colourants.find((c) => c.id === part.colourantId);
+        return colourant && colourantKinds[colourant.kind].base === 'dry';
+      }),
+    ),
+  );
+
+/** The caution that belongs to a step, if one does. @param colourants the plan's, so that powders are known */
+export function cautionFor(step: Step, first: boolean, plan: Pick<PiecePlan, 'piece'>, colourants: Colourant[] = []): string | undefined {
   switch (step.kind) {
     case 'mix':
-      return first ? `${MIX} ${MASS}` : MASS;
+      return [...(first ? [MIX] : []), MASS, ...(powdered(plan.piece, colourants) ? [POWDER] : [])].join(' ');
     case 'heat':
       if (step.pass !== 1) return undefined;
       return plan.piece.coats.some((coat) => torched(coat) && step.key.startsWith(`${coat.id}/`)) ? `${HEAT} ${TORCH}` : HEAT;

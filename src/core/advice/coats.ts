@@ -1,7 +1,7 @@
 import { materials, torched } from '#core/document';
 import { drawsBackBelow, RECEDING } from '#core/level';
 import { mixedDensity } from '#core/mix';
-import { coatName } from '#core/plan';
+import { coatName, whiteAmounts } from '#core/plan';
 import { lightnessOf } from '#core/tint';
 import { plain } from '#core/units';
 import type { Finding, Rule } from './finding';
@@ -134,6 +134,30 @@ export const glazeHidesLacing: Rule = ({ plan }) =>
         says: 'This glaze is so dark that the lacing below it goes under.',
         why: 'White seen through it comes out as a mid blue, and no longer reads as foam.',
         fix: 'Thin the glaze with clear, lay it thinner, or keep it to the deep side.',
+      },
+    ];
+  });
+
+/** White by reach and by line may differ this many times before one of them must be wrong. */
+const APART = 2;
+
+/** White for the reach and white in the drawn line that tell different stories. */
+export const whiteTwoWays: Rule = ({ plan }) =>
+  plan.piece.coats.flatMap((coat): Finding[] => {
+    if (coat.kind !== 'wave') return [];
+    const { byReach, byLine } = whiteAmounts(plan, coat);
+    if (byReach <= 0 || byLine <= 0 || Math.max(byReach / byLine, byLine / byReach) <= APART) return [];
+    return [
+      {
+        code: 'white-two-ways',
+        severity: 'warn',
+        where: { coatId: coat.id },
+        says: `The reach wants ${plain(byReach, 1)} ml of white; the drawn line holds ${plain(byLine, 1)} ml.`,
+        why:
+          byLine > byReach
+            ? 'So much white on the line hides the sea it is pushed over.'
+            : 'So thin a line runs out before it reaches that far.',
+        fix: byLine > byReach ? 'Lay fewer or thinner lines, or plan a longer reach.' : 'Lay another line, or plan a shorter reach.',
       },
     ];
   });

@@ -20,6 +20,7 @@ export * from './cautions';
 
 const rules: Rule[] = [
   mixing.loadOverLimit,
+  mixing.colourantOverOwn,
   mixing.cupTooBig,
   mixing.batchOutlasts,
   mixing.batchSplit,

@@ -47,6 +47,29 @@ export const loadOverLimit: Rule = ({ plan }) =>
     ),
   );
 
+/** More of one colourant than its own maker allows, though the resin would take it. */
+export const colourantOverOwn: Rule = ({ plan }) =>
+  plan.pours.flatMap(({ batches }, pour) =>
+    batches.flatMap(({ cups }) =>
+      cups.flatMap((cup) =>
+        cup.doses.flatMap((dose): Finding[] => {
+          const limit = plan.means.colourants.find((c) => c.id === dose.colourantId)?.limit;
+          if (limit === undefined || dose.load <= limit || cup.load > cup.limit) return [];
+          return [
+            {
+              code: 'colourant-over-own-limit',
+              severity: 'warn',
+              where: { pour, coatId: cup.coatId, cup: cup.key },
+              says: `${cup.name} holds ${writeShare(dose.load)} of ${dose.name}; its own maker allows ${writeShare(limit)}.`,
+              why: 'The resin may take it and the colourant still bloom, sink or stay soft.',
+              fix: `Take it down to ${writeShare(limit)}, or use a stronger one.`,
+            },
+          ];
+        }),
+      ),
+    ),
+  );
+
 const SOONER = 'Mix it in two batches, or pour it out sooner.';
 
 function strainFinding(strain: Strain, pour: number, resin: Resin): Finding {

@@ -4,3 +4,5 @@ export * from './ratio';
 export * from './load';
 export * from './rounded';
 export * from './vessel';
+export * from './measured';
+export * from './proportion';

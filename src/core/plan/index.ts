@@ -6,6 +6,7 @@ export * from './strain';
 export * from './split';
 export * from './together';
 export * from './white';
+export * from './weighing';
 export * from './steps';
 export * from './colours';
 export * from './site';

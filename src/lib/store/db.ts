@@ -1,13 +1,37 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
-import type { Colourant, Method, Piece, Pour, PourEvent, Resin, Room, Settings, Studio } from '#core/document';
+import {
+  startingVessels,
+  type Colourant,
+  type Method,
+  type Piece,
+  type Pour,
+  type PourEvent,
+  type Resin,
+  type Room,
+  type Settings,
+  type Stock,
+  type Studio,
+  type Vessel,
+} from '#core/document';
 
-/** One edit of a piece, whole before and after; null where the piece was not there. */
+/** Tables whose rows are edited by hand, and what is in them. */
+export interface Edited {
+  pieces: Piece;
+  resins: Resin;
+  colourants: Colourant;
+  vessels: Vessel;
+  stock: Stock;
+}
+
+/** One thing whole before and after an edit; null where it was not there. */
+export type Change = { [T in keyof Edited]: { table: T; id: string; before: Edited[T] | null; after: Edited[T] | null } }[keyof Edited];
+
+/** One edit: of a piece, by its id, or of the shelf. */
 export interface Edit {
   id: number;
-  pieceId: string;
+  scope: string;
   label: string;
-  before: Piece | null;
-  after: Piece | null;
+  changes: Change[];
   /** 1 while taken back and not yet done again */
   undone: 0 | 1;
   at: number;
@@ -25,6 +49,13 @@ export interface Kept {
   method: Method;
   /** What stood here before the studio was last replaced, so that nothing is lost by a wrong file. */
   before: Studio;
+  /** How tables are sorted and filtered, by the name of each. */
+  tables: Record<string, TableState>;
+}
+
+export interface TableState {
+  sorting: { id: string; desc: boolean }[];
+  filter: string;
 }
 
 class NeriteDb extends Dexie {
@@ -32,6 +63,8 @@ class NeriteDb extends Dexie {
   resins!: EntityTable<Resin, 'id'>;
   colourants!: EntityTable<Colourant, 'id'>;
   rooms!: EntityTable<Room, 'id'>;
+  vessels!: EntityTable<Vessel, 'id'>;
+  stock!: EntityTable<Stock, 'id'>;
   pours!: EntityTable<StoredPour, 'id'>;
   events!: Table<StoredEvent, [string, number]>;
   kept!: Table<{ name: keyof Kept; value: Kept[keyof Kept] }, string>;
@@ -49,6 +82,21 @@ class NeriteDb extends Dexie {
       kept: 'name',
       edits: '++id, pieceId',
     });
+    // the shelf came with its own undo, so that an edit is no longer of one piece alone
+    this.version(2)
+      .stores({ vessels: 'id', stock: 'id', edits: '++id, scope' })
+      .upgrade(async (old) => {
+        await old.table('vessels').bulkPut(startingVessels);
+        await old
+          .table('edits')
+          .toCollection()
+          .modify((edit: Record<string, unknown>) => {
+            const { pieceId, before, after } = edit;
+            edit['scope'] = pieceId;
+            edit['changes'] = [{ table: 'pieces', id: pieceId, before, after }];
+            for (const gone of ['pieceId', 'before', 'after']) delete edit[gone];
+          });
+      });
   }
 }
 

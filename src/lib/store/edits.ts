@@ -1,28 +1,43 @@
 import type { Piece } from '#core/document';
-import { db, type Edit } from './db';
+import { db, type Change, type Edit, type Edited } from './db';
 
-/** Edits kept for each piece. */
+/** Edits kept for each piece, and for the shelf. */
 const KEPT = 200;
 /** Edits with the same mark within this time are one, ms. */
 const MERGE = 1500;
+/** What is not of one piece is undone here. */
+export const SHELF = 'the shelf';
 
-const of = (pieceId: string): Promise<Edit[]> => db.edits.where('pieceId').equals(pieceId).sortBy('id');
+const tables = [db.pieces, db.resins, db.colourants, db.vessels, db.stock, db.edits];
+const inOne = <T>(body: () => Promise<T>): Promise<T> => db.transaction('rw', tables, body);
 
-async function remember(pieceId: string, label: string, before: Piece | null, after: Piece | null, mark?: string): Promise<void> {
-  const edits = await of(pieceId);
+const of = (scope: string): Promise<Edit[]> => db.edits.where('scope').equals(scope).sortBy('id');
+
+async function remember(scope: string, label: string, changes: Change[], mark?: string): Promise<void> {
+  const edits = await of(scope);
   await db.edits.bulkDelete(edits.filter((e) => e.undone).map((e) => e.id));
   const standing = edits.filter((e) => !e.undone);
   const last = standing.at(-1);
   const at = Date.now();
   if (mark && last?.mark === mark && at - last.at < MERGE) {
-    await db.edits.update(last.id, { after, at });
+    const merged = last.changes.map(
+      (c) => ({ ...c, after: changes.find((d) => d.table === c.table && d.id === c.id)?.after ?? c.after }) as Change,
+    );
+    await db.edits.update(last.id, { changes: merged, at });
     return;
   }
   await db.edits.bulkDelete(standing.slice(0, Math.max(0, standing.length - KEPT + 1)).map((e) => e.id));
-  await db.edits.add({ pieceId, label, before, after, undone: 0, at, ...(mark && { mark }) });
+  await db.edits.add({ scope, label, changes, undone: 0, at, ...(mark && { mark }) });
 }
 
-const put = (pieceId: string, piece: Piece | null): Promise<unknown> => (piece ? db.pieces.put(piece) : db.pieces.delete(pieceId));
+async function put(changes: Change[], which: 'before' | 'after'): Promise<void> {
+  for (const change of changes) {
+    const row = change[which];
+    await (row ? db.table(change.table).put(row) : db.table(change.table).delete(change.id));
+  }
+}
+
+const ofPiece = (id: string, before: Piece | null, after: Piece | null): Change => ({ table: 'pieces', id, before, after });
 
 /**
  * Edits a stored piece and remembers it for undo, in one transaction.
@@ -31,63 +46,82 @@ const put = (pieceId: string, piece: Piece | null): Promise<unknown> => (piece ?
  * @throws where the piece is not there any more
  */
 export function editPiece(id: string, label: string, change: (piece: Piece) => Piece, mark?: string): Promise<void> {
-  return db.transaction('rw', db.pieces, db.edits, async () => {
+  return inOne(async () => {
     const before = await db.pieces.get(id);
     if (!before) throw new Error('This piece is not in the studio any more; another window may have removed it.');
     const after = change(before);
     await db.pieces.put(after);
-    await remember(id, label, before, after, mark);
+    await remember(id, label, [ofPiece(id, before, after)], mark);
   });
 }
 
 export function addPiece(piece: Piece): Promise<void> {
-  return db.transaction('rw', db.pieces, db.edits, async () => {
+  return inOne(async () => {
     await db.pieces.add(piece);
-    await remember(piece.id, `Add ${piece.name}`, null, piece);
+    await remember(piece.id, `Add ${piece.name}`, [ofPiece(piece.id, null, piece)]);
   });
 }
 
 export function removePiece(piece: Piece): Promise<void> {
-  return db.transaction('rw', db.pieces, db.edits, async () => {
+  return inOne(async () => {
     await db.pieces.delete(piece.id);
-    await remember(piece.id, `Remove ${piece.name}`, piece, null);
-  });
-}
-
-/** What undo and redo would do to a piece; undefined where there is nothing. The adding of a piece is not undone. */
-export async function undoable(pieceId: string): Promise<{ undo?: string; redo?: string }> {
-  const edits = await of(pieceId);
-  const undo = edits.findLast((e) => !e.undone && e.before);
-  const redo = edits.find((e) => e.undone);
-  return { ...(undo && { undo: undo.label }), ...(redo && { redo: redo.label }) };
-}
-
-export function undo(pieceId: string): Promise<void> {
-  return db.transaction('rw', db.pieces, db.edits, async () => {
-    const edit = (await of(pieceId)).findLast((e) => !e.undone && e.before);
-    if (!edit) return;
-    await put(pieceId, edit.before);
-    await db.edits.update(edit.id, { undone: 1 });
-  });
-}
-
-export function redo(pieceId: string): Promise<void> {
-  return db.transaction('rw', db.pieces, db.edits, async () => {
-    const edit = (await of(pieceId)).find((e) => e.undone);
-    if (!edit) return;
-    await put(pieceId, edit.after);
-    await db.edits.update(edit.id, { undone: 0 });
+    await remember(piece.id, `Remove ${piece.name}`, [ofPiece(piece.id, piece, null)]);
   });
 }
 
 /** Puts several pieces as they are given, whole or not at all; each remembers it for its own undo. */
 export function editPieces(label: string, pieces: Piece[]): Promise<void> {
-  return db.transaction('rw', db.pieces, db.edits, async () => {
+  return inOne(async () => {
     for (const piece of pieces) {
       const before = await db.pieces.get(piece.id);
       if (!before) throw new Error('One of these pieces is not in the studio any more; another window may have removed it.');
       await db.pieces.put(piece);
-      await remember(piece.id, label, before, piece);
+      await remember(piece.id, label, [ofPiece(piece.id, before, piece)]);
     }
+  });
+}
+
+/** One thing of the shelf to be put as it is given, or taken off where nothing is. */
+export type ShelfRow = { [T in Exclude<keyof Edited, 'pieces'>]: { table: T; id: string; row: Edited[T] | null } }[Exclude<
+  keyof Edited,
+  'pieces'
+>];
+
+/** Puts things on the shelf, changes them or takes them off, all or none, remembered as one for undo. */
+export function editShelf(label: string, rows: ShelfRow[], mark?: string): Promise<void> {
+  return inOne(async () => {
+    const changes: Change[] = [];
+    for (const { table, id, row } of rows)
+      changes.push({ table, id, before: ((await db.table(table).get(id)) as never) ?? null, after: row as never });
+    await put(changes, 'after');
+    await remember(SHELF, label, changes, mark);
+  });
+}
+
+/** What undo and redo would do to a piece or the shelf; undefined where there is nothing. The adding of a piece is not undone. */
+const canUndo = (e: Edit): boolean => !e.undone && !e.changes.every((c) => c.table === 'pieces' && !c.before);
+
+export async function undoable(scope: string): Promise<{ undo?: string; redo?: string }> {
+  const edits = await of(scope);
+  const undo = edits.findLast(canUndo);
+  const redo = edits.find((e) => e.undone);
+  return { ...(undo && { undo: undo.label }), ...(redo && { redo: redo.label }) };
+}
+
+export function undo(scope: string): Promise<void> {
+  return inOne(async () => {
+    const edit = (await of(scope)).findLast(canUndo);
+    if (!edit) return;
+    await put(edit.changes, 'before');
+    await db.edits.update(edit.id, { undone: 1 });
+  });
+}
+
+export function redo(scope: string): Promise<void> {
+  return inOne(async () => {
+    const edit = (await of(scope)).find((e) => e.undone);
+    if (!edit) return;
+    await put(edit.changes, 'after');
+    await db.edits.update(edit.id, { undone: 0 });
   });
 }

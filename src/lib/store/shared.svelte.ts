@@ -25,6 +25,12 @@ class Shared {
   get pieces() {
     return this.#bench.current?.pieces;
   }
+  get vessels() {
+    return this.#bench.current?.vessels;
+  }
+  get stock() {
+    return this.#bench.current?.stock;
+  }
   get rooms() {
     return this.#bench.current?.rooms;
   }

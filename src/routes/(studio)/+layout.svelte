@@ -12,7 +12,9 @@
 
   const places = [
     { href: '/pieces', name: 'Pieces' },
+    { href: '/mix', name: 'Mix' },
     { href: '/log', name: 'Log' },
+    { href: '/shelf', name: 'Shelf' },
     { href: '/settings', name: 'Settings' },
   ];
   const now = $derived(minutes.now);

@@ -72,7 +72,8 @@ test('cup too big: a coaster’s cup is not, and a panel’s is only noted', () 
 test('a batch that was split says so once, with what one mixing would do; one that was not is quiet', () => {
   const lid = withShape(panel, { kind: 'rectangle', width: 2000, height: 1500 });
   const hot = { resins: [{ ...resin, gelMin: 150 }], roomC: 26 };
-  quiet(ask(cupTooBig, lid, hot).filter((f) => f.severity !== 'note'));
+  // the white of so long a shore heats itself while it rests, and no split of the batch cures that
+  quiet(ask(cupTooBig, lid, hot).filter((f) => f.severity !== 'note' && !f.where.cup?.startsWith(waveId)));
   const found = ask(batchSplit, lid, hot).filter((f) => f.where.pour === 0);
   assert.equal(found.length, 1);
   assert.match(found[0]!.says, /Coating resin is mixed in \d+ batches/);

@@ -1,10 +1,11 @@
 <script lang="ts">
-  import { limits, type Settings } from '#core/document';
+  import { batching, limits, runOff, type Settings } from '#core/document';
   import { fraction, mass, plain, read, readWithin, temperature, volume, writeShare, writeTemperature, type Reading } from '#core/units';
   import { changeMethod, changeRoom, changeSettings } from '$lib/store/settings';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import Choice from '$lib/ui/Choice.svelte';
+  import SchoolField from '$lib/ui/SchoolField.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import Preparation from './Preparation.svelte';
@@ -132,6 +133,20 @@
               value={method.dripPerM}
               commit={(dripPerM) => attempt(() => changeMethod({ dripPerM }))}
               hint="Only where the sea runs over the edge."
+            />
+            <LiveField
+              label="Held back of every tint"
+              shows={writeShare(method.heldBack ?? 0)}
+              read={readSpare}
+              value={method.heldBack ?? 0}
+              commit={(heldBack) => attempt(() => changeMethod({ heldBack }))}
+              hint="For corrections: a tint cannot be met again."
+            />
+            <SchoolField school={runOff} value={method.runOff ?? 'lost'} onchange={(way) => attempt(() => changeMethod({ runOff: way }))} />
+            <SchoolField
+              school={batching}
+              value={method.batches ?? 'one a resin'}
+              onchange={(way) => attempt(() => changeMethod({ batches: way }))}
             />
           </div>
         </Sheet>

@@ -31,6 +31,9 @@
   const steps = $derived(session?.plan.steps ?? []);
   const number = $derived(step ? steps.indexOf(step) + 1 : steps.length);
   const words = $derived(step && session && wordsOf(step, session.plan, unit));
+  const caution = $derived(
+    step && session && cautionFor(step, step.batch === 0, { piece: session.pour.planned.piece }, session.pour.planned.colourants),
+  );
   const upcoming = $derived(session && step ? steps.slice(number).filter((s) => !session.doneAt.has(s.key)) : []);
   /** The batch the clock is about: the one of the step at hand. */
   const batchIndex = $derived(step?.batch ?? 0);
@@ -151,12 +154,11 @@
           </p>
           <p class="font-serif text-[32px] leading-[1.1] text-balance sm:text-[50px]" role="status">{words.says}</p>
           <p class="max-w-prose text-[19px] text-nightsoft">{words.detail}</p>
-          {#if step.kind === 'mix' && batch}<Weigh {batch} bind:weighed bind:writing />{/if}
-          {#if cautionFor(step, step.batch === 0, { piece: session.pour.planned.piece })}
-            <p class="max-w-prose border-l-3 border-[#d9a441] pl-3 text-[16px]">
-              {cautionFor(step, step.batch === 0, { piece: session.pour.planned.piece })}
-            </p>
+          {#if step.kind === 'mix' && batch}
+            <Weigh {batch} bind:weighed bind:writing />
+            <a class="button-bench self-start" href="/scale?pour={session.pour.id}&batch={step.batch}">At the scale</a>
           {/if}
+          {#if caution}<p class="max-w-prose border-l-3 border-[#d9a441] pl-3 text-[16px]">{caution}</p>{/if}
           <div class="mt-auto flex flex-wrap gap-3 pt-2">
             <button type="button" class="button-bench button-bench-main" disabled={busy} onclick={done}
               >{words.does} <kbd>space</kbd></button

@@ -117,7 +117,7 @@
           <div class="flex flex-col gap-1 border-t border-line px-3 py-2 text-[13px]">
             {#if whiteLine}<p>{whiteLine}</p>{/if}
             {#if extraHeat > 0}<p>{extraHeat} heat pass{extraHeat > 1 ? 'es' : ''} more than planned.</p>{/if}
-            {#each session.plan.batches as batch, i (batch.resin.id)}
+            {#each session.plan.batches as batch, i (i)}
               {@const w = weighed(session).find((x) => x.batch === i)}
               {@const error = w ? ratioError(w.aG, w.bG, batch.resin) : 0}
               <p>

@@ -1,32 +1,29 @@
 <script lang="ts">
   import {
-    additive,
     beach,
-    heat,
-    lace,
     laidOf,
     laying,
     limits,
-    lines,
     order,
-    under,
+    texture,
+    textureOf,
+    texturePerResin,
     withCoat,
     withCoatMoved,
     withCoatTwice,
     withFilm,
-    withLace,
-    withLines,
     withoutCoat,
     type Coat,
     type Piece,
   } from '#core/document';
-  import { coverage } from '#core/mix';
+  import { coverage, mixedDensity, sandShare } from '#core/mix';
   import type { CoatPlan, PiecePlan } from '#core/plan';
-  import { duration, film, plain, readWithin, writeDuration } from '#core/units';
+  import { bare, film, plain, readWithin, writeShare } from '#core/units';
   import LengthField from '$lib/ui/LengthField.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
   import SchoolField from '$lib/ui/SchoolField.svelte';
   import CoatPart from './CoatPart.svelte';
+  import WavePart from './WavePart.svelte';
   import type { PieceEditor } from './editor.svelte';
 
   /** What one coat is planned with: its film or its line, how it is laid, where, and after what. */
@@ -35,12 +32,12 @@
   const coat = $derived(c.coat);
   const mm = (value: number): string => `${plain(value, 2)} mm`;
   const readFilm = (text: string) => readWithin(film, text, limits.film, 'A film', mm, 'mm');
-  const readMinute = (text: string) => readWithin(duration, text, limits.minute, 'A wait', writeDuration, 'min');
   const change = (label: string, to: (old: Coat) => Coat) => {
     const id = coat.id;
     return editor.commit(label, (p) => withCoat(p, id, to));
   };
   const set = <T extends Coat>(label: string, part: Partial<T>) => change(label, (old) => ({ ...old, ...part }) as Coat);
+  const displaced = (perResin: number): number => sandShare(perResin, mixedDensity(plan.means.resins.find((r) => r.id === coat.resinId)!));
   const act = (label: string, to: (p: Piece, id: string, number: number) => Piece) => {
     // a change is made to the draft and then to what is stored, so what it reads must stand still
     const [{ id }, { number }] = [coat, c];
@@ -50,59 +47,7 @@
 
 <div class="flex flex-col gap-1 px-3 pb-2">
   {#if coat.kind === 'wave'}
-    <LiveField
-      narrow
-      tight
-      label="lay at"
-      shows={`${plain(coat.layAt, 1)} min`}
-      read={readMinute}
-      value={coat.layAt}
-      commit={(layAt) => set('Change when the white is laid', { layAt })}
-    />
-    <LengthField
-      label="to sea"
-      value={coat.reachSea}
-      range={limits.reach}
-      what="A reach"
-      commit={(reachSea) => set('Change the reach to sea', { reachSea })}
-    />
-    <LengthField
-      label="up beach"
-      value={coat.reachUp}
-      range={limits.reach}
-      what="A reach"
-      commit={(reachUp) => set('Change the reach up the beach', { reachUp })}
-    />
-    {#if plan.piece.sea.breakers?.length}
-      <label class="text-[13px] text-soft"
-        >breaks along<select
-          class="input min-h-7!"
-          value={coat.along ?? ''}
-          onchange={(e) => {
-            const along = e.currentTarget.value;
-            void change('Change where the wave breaks', (old) => {
-              const { along: _, ...rest } = old as Extract<Coat, { kind: 'wave' }>;
-              return along ? { ...rest, along } : rest;
-            });
-          }}
-          ><option value="">the shore</option>{#each plan.piece.sea.breakers as b (b.id)}<option value={b.id}>{b.name}</option
-            >{/each}</select
-        ></label
-      >
-    {/if}
-    <SchoolField
-      school={lines}
-      value={(coat.lines ?? 1) > 1 ? 'fine' : 'bold'}
-      onchange={(how) => change('Change the white line', (old) => withLines(old as typeof coat, how))}
-    />
-    <SchoolField school={under} value={coat.under ?? 'barrier'} onchange={(way) => set('Change what is under the white', { under: way })} />
-    <SchoolField
-      school={lace}
-      value={coat.lace ?? 'some'}
-      onchange={(way) => change('Change the lace wanted', (old) => withLace(old as typeof coat, way))}
-    />
-    <SchoolField school={heat} value={coat.heat ?? 'hot air'} onchange={(way) => set('Change the heat', { heat: way })} />
-    <SchoolField school={additive} value={coat.additive ?? 'none'} onchange={(way) => set('Change the additive', { additive: way })} />
+    <WavePart {plan} {coat} {change} {set} />
   {:else if coat.kind === 'top'}
     <LiveField
       narrow
@@ -134,6 +79,23 @@
         hint="across the shore, half of it under the sea"
         commit={(taper) => set('Change how the sand thins out', { taper })}
       />
+      {#if (coat.how ?? 'in resin') === 'in resin'}
+        <SchoolField
+          school={texture}
+          value={textureOf(coat.sandPerResin)}
+          onchange={(way) => set('Change the texture of the sand', { sandPerResin: texturePerResin[way] })}
+        />
+        <LiveField
+          narrow
+          tight
+          label="sand to resin"
+          shows={plain(coat.sandPerResin, 2)}
+          read={(t) => readWithin(bare, t, { min: 0, max: 3 }, 'A share', (v) => plain(v, 2))}
+          hint={`by weight; it takes ${writeShare(displaced(coat.sandPerResin))} of the volume`}
+          value={coat.sandPerResin}
+          commit={(sandPerResin) => set('Change the share of sand', { sandPerResin })}
+        />
+      {/if}
       <SchoolField school={beach} value={coat.how ?? 'in resin'} onchange={(how) => set('Change how the beach is laid', { how })} />
     {:else if coat.kind === 'sea'}
       <LiveField

@@ -122,5 +122,21 @@
       ></label
     >
   {/if}
+  {#if coat.samePour}
+    <label class="flex items-center gap-2 text-soft"
+      ><input
+        type="checkbox"
+        class="accent-ink"
+        checked={coat.ownBatch ?? false}
+        onchange={(e) => {
+          const own = e.currentTarget.checked;
+          void change(`Change the mixing of ${c.name}`, (old) => {
+            const { ownBatch: _, ...rest } = old;
+            return (own ? { ...rest, ownBatch: true } : rest) as Coat;
+          });
+        }}
+      />mixed on its own</label
+    >
+  {/if}
   <p class="text-soft">{plain(c.area / 100, 0)} cm²</p>
 </div>

@@ -13,7 +13,7 @@
   const settings = $derived(shared.settings!);
   const volume = (ml: number): string => writeVolume(ml, settings.volume);
   const coat = $derived(plan.piece.coats.find((c) => c.id === cup.coatId)!);
-  const index = $derived(coat.kind === 'sea' ? Number(cup.key.slice(coat.id.length + 1)) : 0);
+  const index = $derived(coat.kind === 'sea' ? Number(cup.made.part) : 0);
   const tint = $derived(
     cup.doses.length || cup.key.endsWith('/white') || coat.kind === 'sea' || coat.kind === 'glaze' ? tintsOf(coat)[index] : undefined,
   );
@@ -37,9 +37,10 @@
   <p>
     {#if cup.area > 0}{plain(cup.area / 100, 0)} cm² take {volume(cup.makeup.laid)}{#if cup.makeup.runsOver > 0}, {volume(
           cup.makeup.runsOver,
-        )} runs over the rim{/if}{:else}The drawn line takes {volume(cup.makeup.laid)}{/if}, spare {volume(cup.makeup.spare)}, {volume(
-      cup.makeup.stays,
-    )} stays in the cup{#if cup.sandG > 0}; of that {volume(cup.ml)} is resin, the rest {plain(cup.sandG, 0)} g of sand{/if}.
+        )} runs over the rim{/if}{:else}The drawn line takes {volume(cup.makeup.laid)}{/if}, spare {volume(
+      cup.makeup.spare,
+    )}{#if cup.makeup.heldBack > 0}, {volume(cup.makeup.heldBack)} held back for corrections{/if}, {volume(cup.makeup.stays)} stays in the cup{#if cup.sandG > 0};
+      of that {volume(cup.ml)} is resin, the rest {plain(cup.sandG, 0)} g of sand{/if}.
   </p>
   <p>
     A {volume(cup.parts.aMl)}, B {volume(cup.parts.bMl)}. Colourant {writeShare(cup.load)} of the {writeShare(cup.limit)} this resin takes.

@@ -38,7 +38,7 @@
   );
 </script>
 
-<Sheet title={`Cups for pour ${number}`} aside={pour?.batches.map(stated).join(' · ') ?? ''} class="h-full">
+<Sheet title={`Cups for pour ${number}`} aside={[...new Set(pour?.batches.map(stated))].join(' · ')} class="h-full">
   <div class="min-h-0 grow overflow-auto">
     {#if pour?.batches.length}
       <table class="w-full">
@@ -52,7 +52,7 @@
             <th class="pr-3!" scope="col">load</th>
           </tr>
         </thead>
-        {#each pour.batches as batch (batch.resin.id)}
+        {#each pour.batches as batch, b (b)}
           <tbody>
             {#each batch.cups as cup (cup.key)}
               {@const open = drawing.cup === cup.key}
@@ -83,7 +83,9 @@
                 >{/if}
             {/each}
             <tr class="sticky bottom-0 border-t border-line bg-sheet text-right font-bold [&>td]:px-1 [&>td]:py-1.5">
-              <th scope="row" class="pl-3 text-left whitespace-nowrap">Mix in one batch</th>
+              <th scope="row" class="pl-3 text-left whitespace-nowrap"
+                >{pour.batches.length > 1 ? `Mix, batch ${b + 1}` : 'Mix in one batch'}</th
+              >
               <td>{amount(batch.ml)}</td>
               <td>{fixed(batch.parts.aG, 1)}</td>
               <td>{fixed(batch.parts.bG, 1)}</td>
@@ -97,7 +99,7 @@
     {:else}
       <p class="p-3 text-soft">No cups yet. They follow from the coats and the drawing.</p>
     {/if}
-    {#each small as batch (batch.resin.id)}
+    {#each small as batch, b (b)}
       <p class="border-t border-rule px-3 py-2 text-[13px] text-soft">
         A scale that reads in {plain(settings.scaleStep, 3)} g steps holds this ratio to 5 % from {plain(
           smallestWeighable(batch.resin, settings.scaleStep),
@@ -106,7 +108,7 @@
       </p>
     {/each}
     <Findings {findings} />
-    {#each pour?.batches ?? [] as batch (batch.resin.id)}
+    {#each pour?.batches ?? [] as batch, b (b)}
       {@const w = batch.windows}
       <p class="border-t border-rule px-3 py-2 text-[13px] text-soft">
         {batch.resin.name}: pour within {plain(w.heatUntil, 0)} min of mixing at {writeTemperature(plan.means.roomC, settings.temperature)}.

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { advise } from '#core/advice';
   import type { Settings } from '#core/document';
-  import { MARGIN, papers, type Paper } from '#core/formats';
+  import type { Paper } from '#core/formats';
   import { joinsOf } from '#core/geometry';
   import { clearanceOf, weightOf, type PiecePlan } from '#core/plan';
   import { edgeAmounts, workAfter, workBefore, type Work } from '#core/prepare';
@@ -11,6 +11,7 @@
   import BoardDrawing from '$lib/ui/BoardDrawing.svelte';
   import { dayMonth } from '$lib/ui/clock.svelte';
   import { writeDoses } from '$lib/ui/doses';
+  import PaperPage from '$lib/ui/PaperPage.svelte';
   import { Drawing } from '../drawing.svelte';
   import Rulers from '../Rulers.svelte';
   import Section from '../Section.svelte';
@@ -20,12 +21,7 @@
   /** All of a piece's plan on one page: drawn, in section, coat by coat and cup by cup, with the work before and after. It shrinks to fit. */
   let { plan, paper, settings }: { plan: PiecePlan; paper: Paper; settings: Settings } = $props();
 
-  const PX = 96 / 25.4;
   const piece = $derived(plan.piece);
-  const size = $derived(papers[paper]);
-  const inner = $derived({ width: size.width - 2 * MARGIN, height: size.height - 2 * MARGIN });
-  let natural = $state(0);
-  const fit = $derived(natural > 0 ? Math.min(1, (inner.height * PX) / natural) : 1);
 
   const view = new View(() => plan.bounds);
   /** A long board has the whole width to itself. */
@@ -58,162 +54,148 @@
   </section>
 {/snippet}
 
-<article
-  class="paper shrink-0 overflow-hidden bg-paper text-[11px] leading-[1.32]"
-  style:page="{paper}-upright"
-  style:width="{size.width}mm"
-  style:height="{size.height}mm"
-  style:padding="{MARGIN}mm"
-  aria-label="Piece sheet of {piece.name}"
->
-  <div
-    class="origin-top-left"
-    style:width="{inner.width}mm"
-    style:transform={fit < 1 ? `scale(${fit})` : undefined}
-    bind:clientHeight={natural}
-  >
-    <header class="flex items-baseline justify-between border-b border-ink pb-1">
-      <h2 class="text-[24px] leading-tight">{piece.name}</h2>
-      <p>
-        {uses[piece.use]}{piece.dueOn ? ` · due ${dayMonth(Date.parse(piece.dueOn))}` : ''} · planned at {writeTemperature(
-          plan.means.roomC,
-          settings.temperature,
-        )}
+<PaperPage {paper} label="Piece sheet of {piece.name}" class="text-[11px] leading-[1.32]">
+  <header class="flex items-baseline justify-between border-b border-ink pb-1">
+    <h2 class="text-[24px] leading-tight">{piece.name}</h2>
+    <p>
+      {uses[piece.use]}{piece.dueOn ? ` · due ${dayMonth(Date.parse(piece.dueOn))}` : ''} · planned at {writeTemperature(
+        plan.means.roomC,
+        settings.temperature,
+      )}
+    </p>
+  </header>
+  <p class="mt-1">
+    {writeBoard(piece, settings)}. {edgeAmounts(piece)} Area {plain(plan.area / 100, 0)} cm², rim {fixed(plan.rim / 1000, 2)} m, finished {fixed(
+      weight.total,
+      2,
+    )} kg with {fixed(weight.resin, 2)} kg of resin.
+  </p>
+  <div class="pointer-events-none mt-2 grid grid-cols-2 gap-3">
+    <svg
+      width={view.width}
+      height={view.height}
+      class="w-full {long ? 'col-span-2' : ''}"
+      viewBox="0 0 {view.width} {view.height}"
+      role="img"
+      aria-label="Chart"
+    >
+      <Rulers {view} width={plan.bounds.width} height={plan.bounds.height} unit={settings.length} />
+      <g transform="translate({view.plot.left + view.origin.x} {view.plot.top + view.origin.y})">
+        <g transform="scale({view.scale})"><BoardDrawing {plan} /></g>
+        <path
+          d="M{cut.a.x * view.scale} {cut.a.y * view.scale}L{cut.b.x * view.scale} {cut.b.y * view.scale}"
+          class="fill-none stroke-ink"
+          stroke-dasharray="6 2 1 2"
+        />
+        {#each [{ name: 'A', at: cut.a }, { name: 'B', at: cut.b }] as end (end.name)}<text
+            x={end.at.x * view.scale + 5}
+            y={end.at.y * view.scale + (end.at.y > plan.bounds.height / 2 ? -3 : 10)}
+            class="fill-ink stroke-paper text-[11px] font-bold [paint-order:stroke]"
+            stroke-width="3">{end.name}</text
+          >{/each}
+        {#each figures as f (f.name)}<text
+            x={f.at.x * view.scale}
+            y={f.at.y * view.scale + 4}
+            text-anchor="middle"
+            class="fill-paper stroke-ink/70 font-serif text-[12px] italic [paint-order:stroke]"
+            stroke-width="2">{f.name}</text
+          >{/each}
+      </g>
+    </svg>
+    <div class="flex flex-col">
+      <div class="flex h-54"><Section {plan} {drawing} selected="" onselect={() => undefined} /></div>
+      <p class="mt-1 text-soft">
+        Section A–B, thickness enlarged. Total {plain(clearance.level, 1)} mm{clearance.wallLeft === undefined
+          ? ''
+          : `, wall left ${plain(clearance.wallLeft, 1)} mm`}.
       </p>
-    </header>
-    <p class="mt-1">
-      {writeBoard(piece, settings)}. {edgeAmounts(piece)} Area {plain(plan.area / 100, 0)} cm², rim {fixed(plan.rim / 1000, 2)} m, finished {fixed(
-        weight.total,
-        2,
-      )} kg with {fixed(weight.resin, 2)} kg of resin.
-    </p>
-    <div class="pointer-events-none mt-2 grid grid-cols-2 gap-3">
-      <svg
-        width={view.width}
-        height={view.height}
-        class="w-full {long ? 'col-span-2' : ''}"
-        viewBox="0 0 {view.width} {view.height}"
-        role="img"
-        aria-label="Chart"
-      >
-        <Rulers {view} width={plan.bounds.width} height={plan.bounds.height} unit={settings.length} />
-        <g transform="translate({view.plot.left + view.origin.x} {view.plot.top + view.origin.y})">
-          <g transform="scale({view.scale})"><BoardDrawing {plan} /></g>
-          <path
-            d="M{cut.a.x * view.scale} {cut.a.y * view.scale}L{cut.b.x * view.scale} {cut.b.y * view.scale}"
-            class="fill-none stroke-ink"
-            stroke-dasharray="6 2 1 2"
-          />
-          {#each [{ name: 'A', at: cut.a }, { name: 'B', at: cut.b }] as end (end.name)}<text
-              x={end.at.x * view.scale + 5}
-              y={end.at.y * view.scale + (end.at.y > plan.bounds.height / 2 ? -3 : 10)}
-              class="fill-ink stroke-paper text-[11px] font-bold [paint-order:stroke]"
-              stroke-width="3">{end.name}</text
-            >{/each}
-          {#each figures as f (f.name)}<text
-              x={f.at.x * view.scale}
-              y={f.at.y * view.scale + 4}
-              text-anchor="middle"
-              class="fill-paper stroke-ink/70 font-serif text-[12px] italic [paint-order:stroke]"
-              stroke-width="2">{f.name}</text
-            >{/each}
-        </g>
-      </svg>
-      <div class="flex flex-col">
-        <div class="flex h-54"><Section {plan} {drawing} selected="" onselect={() => undefined} /></div>
-        <p class="mt-1 text-soft">
-          Section A–B, thickness enlarged. Total {plain(clearance.level, 1)} mm{clearance.wallLeft === undefined
-            ? ''
-            : `, wall left ${plain(clearance.wallLeft, 1)} mm`}.
-        </p>
-      </div>
     </div>
-    <table class="mt-2 w-full">
-      <thead>
-        <tr class="border-b border-line text-right text-soft [&>th]:py-0.5 [&>th]:font-normal">
-          <th class="text-left" scope="col" colspan="2">coat, top first</th>
-          <th class="text-left" scope="col">over</th>
-          <th class="text-left" scope="col">waits</th>
-          <th scope="col">film mm</th>
-          <th scope="col">cm²</th>
-          <th scope="col">{settings.volume}</th>
-        </tr>
-      </thead>
-      <tbody>
-        {#each [...plan.coats].reverse() as c (c.coat.id)}
-          <tr class="border-b border-rule text-right [&>td]:py-0.5">
-            <td class="w-5 text-left">{c.number}</td>
-            <th class="text-left font-bold" scope="row">{c.name}</th>
-            <td class="text-left">{overWords(c.coat, settings.length)}</td>
-            <td class="text-left">{waitWords(plan, c)}</td>
-            <td>{fixed(c.film, 2)}</td>
-            <td>{c.area > 0 ? plain(c.area / 100, 0) : '–'}</td>
-            <td>{volumeFigure(c.ml, settings.volume)}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-    <div class="mt-2 grid grid-cols-2 gap-x-5 gap-y-2">
-      {#each plan.pours as pour, i (i)}
-        {#each pour.batches as batch (batch.resin.id)}
-          <table class="w-full self-start whitespace-nowrap [&_td+td]:pl-1.5 [&_th+td]:pl-1.5">
-            <caption class="text-left text-[15px] whitespace-normal"
-              ><span class="font-serif font-medium">Pour {i + 1}</span>
-              <span class="text-[11px] text-soft"
-                >{batch.resin.name}, {plain(batch.resin.ratio.a, 2)} : {plain(batch.resin.ratio.b, 2)} by {batch.resin.ratio.by}, within {plain(
-                  batch.windows.heatUntil,
-                  0,
-                )} min</span
-              ></caption
-            >
-            <tbody>
-              <tr class="border-b border-line text-right text-soft"
-                ><td class="text-left">cup</td><td>{settings.volume}</td><td>A g</td><td>B g</td><td>drops</td><td>load</td></tr
-              >
-              {#each batch.cups as cup (cup.key)}
-                <tr class="border-b border-rule text-right">
-                  <th class="text-left font-normal" scope="row"
-                    ><span
-                      class="mr-1 inline-block h-2.5 w-3 border border-line align-[-1px]"
-                      style:background-color={cup.colour ?? 'transparent'}
-                    ></span>{cup.name}</th
-                  >
-                  <td>{volumeFigure(cup.ml, settings.volume)}</td>
-                  <td>{fixed(cup.parts.aG, 1)}</td>
-                  <td>{fixed(cup.parts.bG, 1)}</td>
-                  <td>{cup.sandG > 0 ? `${plain(cup.sandG, 0)} g sand` : writeDoses(cup.doses) || '–'}</td>
-                  <td>{cup.doses.length ? writeShare(cup.load) : '–'}</td>
-                </tr>
-              {/each}
-              <tr class="text-right font-bold"
-                ><th class="text-left" scope="row">Mix</th><td>{volumeFigure(batch.ml, settings.volume)}</td><td
-                  >{fixed(batch.parts.aG, 1)}</td
-                ><td>{fixed(batch.parts.bG, 1)}</td><td colspan="2" class="font-normal"
-                  >A {writeVolume(batch.parts.aMl, settings.volume)} · B {writeVolume(batch.parts.bMl, settings.volume)}</td
-                ></tr
-              >
-            </tbody>
-          </table>
-        {/each}
-      {/each}
-    </div>
-    <div class="mt-2 grid grid-cols-2 gap-x-5 border-t border-line pt-1">
-      {@render work('Before the first pour', before)}
-      {@render work('After the last', after)}
-    </div>
-    {#if findings.length}
-      <section class="mt-2 border-t border-line pt-1">
-        <h2 class="text-[15px]">Look at first</h2>
-        <ul>
-          {#each findings as f, i (i)}<li>
-              <b>{f.severity}{f.where.pour === undefined ? '' : `, pour ${f.where.pour + 1}`}: {f.says}</b>
-              {f.fix}
-            </li>{/each}
-        </ul>
-      </section>
-    {/if}
-    <p class="mt-2 text-soft">
-      The product’s safety sheet decides on gloves, air and masks. Amounts are this plan’s, at the film and spare it states.
-    </p>
   </div>
-</article>
+  <table class="mt-2 w-full">
+    <thead>
+      <tr class="border-b border-line text-right text-soft [&>th]:py-0.5 [&>th]:font-normal">
+        <th class="text-left" scope="col" colspan="2">coat, top first</th>
+        <th class="text-left" scope="col">over</th>
+        <th class="text-left" scope="col">waits</th>
+        <th scope="col">film mm</th>
+        <th scope="col">cm²</th>
+        <th scope="col">{settings.volume}</th>
+      </tr>
+    </thead>
+    <tbody>
+      {#each [...plan.coats].reverse() as c (c.coat.id)}
+        <tr class="border-b border-rule text-right [&>td]:py-0.5">
+          <td class="w-5 text-left">{c.number}</td>
+          <th class="text-left font-bold" scope="row">{c.name}</th>
+          <td class="text-left">{overWords(c.coat, settings.length)}</td>
+          <td class="text-left">{waitWords(plan, c)}</td>
+          <td>{fixed(c.film, 2)}</td>
+          <td>{c.area > 0 ? plain(c.area / 100, 0) : '–'}</td>
+          <td>{volumeFigure(c.ml, settings.volume)}</td>
+        </tr>
+      {/each}
+    </tbody>
+  </table>
+  <div class="mt-2 grid grid-cols-2 gap-x-5 gap-y-2">
+    {#each plan.pours as pour, i (i)}
+      {#each pour.batches as batch, b (b)}
+        <table class="w-full self-start whitespace-nowrap [&_td+td]:pl-1.5 [&_th+td]:pl-1.5">
+          <caption class="text-left text-[15px] whitespace-normal"
+            ><span class="font-serif font-medium">Pour {i + 1}</span>
+            <span class="text-[11px] text-soft"
+              >{batch.resin.name}, {plain(batch.resin.ratio.a, 2)} : {plain(batch.resin.ratio.b, 2)} by {batch.resin.ratio.by}, within {plain(
+                batch.windows.heatUntil,
+                0,
+              )} min</span
+            ></caption
+          >
+          <tbody>
+            <tr class="border-b border-line text-right text-soft"
+              ><td class="text-left">cup</td><td>{settings.volume}</td><td>A g</td><td>B g</td><td>drops</td><td>load</td></tr
+            >
+            {#each batch.cups as cup (cup.key)}
+              <tr class="border-b border-rule text-right">
+                <th class="text-left font-normal" scope="row"
+                  ><span
+                    class="mr-1 inline-block h-2.5 w-3 border border-line align-[-1px]"
+                    style:background-color={cup.colour ?? 'transparent'}
+                  ></span>{cup.name}</th
+                >
+                <td>{volumeFigure(cup.ml, settings.volume)}</td>
+                <td>{fixed(cup.parts.aG, 1)}</td>
+                <td>{fixed(cup.parts.bG, 1)}</td>
+                <td>{cup.sandG > 0 ? `${plain(cup.sandG, 0)} g sand` : writeDoses(cup.doses) || '–'}</td>
+                <td>{cup.doses.length ? writeShare(cup.load) : '–'}</td>
+              </tr>
+            {/each}
+            <tr class="text-right font-bold"
+              ><th class="text-left" scope="row">Mix</th><td>{volumeFigure(batch.ml, settings.volume)}</td><td
+                >{fixed(batch.parts.aG, 1)}</td
+              ><td>{fixed(batch.parts.bG, 1)}</td><td colspan="2" class="font-normal"
+                >A {writeVolume(batch.parts.aMl, settings.volume)} · B {writeVolume(batch.parts.bMl, settings.volume)}</td
+              ></tr
+            >
+          </tbody>
+        </table>
+      {/each}
+    {/each}
+  </div>
+  <div class="mt-2 grid grid-cols-2 gap-x-5 border-t border-line pt-1">
+    {@render work('Before the first pour', before)}
+    {@render work('After the last', after)}
+  </div>
+  {#if findings.length}
+    <section class="mt-2 border-t border-line pt-1">
+      <h2 class="text-[15px]">Look at first</h2>
+      <ul>
+        {#each findings as f, i (i)}<li>
+            <b>{f.severity}{f.where.pour === undefined ? '' : `, pour ${f.where.pour + 1}`}: {f.says}</b>
+            {f.fix}
+          </li>{/each}
+      </ul>
+    </section>
+  {/if}
+  <p class="mt-2 text-soft">
+    The product’s safety sheet decides on gloves, air and masks. Amounts are this plan’s, at the film and spare it states.
+  </p>
+</PaperPage>

@@ -1,0 +1,56 @@
+import { advance, laidOn, newScale, poured, shows, tared, type ScaleReading, type SimulatedScale } from '#core/simulate';
+
+/** Simulated scales on their benches, one for each browser window that asked for one; forgotten when nobody listens. */
+interface Bench {
+  scale: SimulatedScale;
+  step: number;
+  timer: ReturnType<typeof setInterval>;
+  listeners: Set<(reading: ScaleReading) => void>;
+}
+const benches = new Map<string, Bench>();
+
+const TICK = 100;
+/** More than this many at once is not a studio. */
+const MOST = 50;
+
+/** Listens to a scale, which is set up where there was none. @returns ends it; undefined where there are too many */
+export function listen(id: string, step: number, heard: (reading: ScaleReading) => void): (() => void) | undefined {
+  let bench = benches.get(id);
+  if (!bench) {
+    if (benches.size >= MOST) return undefined;
+    const made: Bench = {
+      scale: newScale(id.length * 7919 + id.charCodeAt(0)),
+      step,
+      listeners: new Set(),
+      timer: setInterval(() => tick(made), TICK),
+    };
+    made.timer.unref();
+    benches.set(id, (bench = made));
+  }
+  const own = bench;
+  own.listeners.add(heard);
+  heard(shows(own.scale, own.step));
+  return () => {
+    own.listeners.delete(heard);
+    if (own.listeners.size) return;
+    clearInterval(own.timer);
+    benches.delete(id);
+  };
+}
+
+function tick(bench: Bench): void {
+  bench.scale = advance(bench.scale, TICK / 1000, bench.step);
+  const reading = shows(bench.scale, bench.step);
+  bench.listeners.forEach((heard) => heard(reading));
+}
+
+export type Move = { does: 'tare' } | { does: 'pour'; rate: number } | { does: 'put'; grams: number };
+
+/** @returns false where nobody listens to that scale */
+export function moved(id: string, move: Move): boolean {
+  const bench = benches.get(id);
+  if (!bench) return false;
+  const { scale } = bench;
+  bench.scale = move.does === 'tare' ? tared(scale) : move.does === 'pour' ? poured(scale, move.rate) : laidOn(scale, move.grams);
+  return true;
+}

@@ -1,0 +1,12 @@
+import { db, keep, kept, type TableState } from './db';
+
+export type { TableState };
+
+/** How a table was left, so that it comes back as it was. */
+export const readTable = async (name: string): Promise<TableState | undefined> => (await kept('tables'))?.[name];
+
+export function keepTable(name: string, state: TableState): Promise<void> {
+  return db.transaction('rw', db.kept, async () => {
+    await keep('tables', { ...(await kept('tables')), [name]: state });
+  });
+}

@@ -1,0 +1,65 @@
+<script lang="ts">
+  import { writeStrain } from '#core/advice';
+  import { handsOn, workable, type Together } from '#core/plan';
+  import { fixed, plain, volumeFigure } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
+  import Scrolled from '$lib/ui/Scrolled.svelte';
+  import Sheet from '$lib/ui/Sheet.svelte';
+
+  /** One line a mixing, in the order they are mixed: its amount, its two parts, and its work against the time it can be worked. */
+  let { together, picked, onpick }: { together: Together; picked: number; onpick: (index: number) => void } = $props();
+
+  const unit = $derived(shared.settings!.volume);
+  const because = $derived(together.batches.find((b) => b.because)?.because);
+  const rows = $derived(
+    together.batches.map((batch, i) => ({
+      batch,
+      at: together.steps.find((s) => s.kind === 'mix' && s.batch === i)?.at ?? 0,
+      hands: handsOn(together.steps, i),
+      working: workable(batch, shared.means!),
+    })),
+  );
+</script>
+
+<Sheet title="Batches" aside="in the order they are mixed" class="max-h-[44%] shrink-0">
+  <Scrolled label="Batches" class="min-h-0 grow">
+    <table class="w-full">
+      <thead>
+        <tr class="text-right text-[13px] text-soft [&>th]:px-2 [&>th]:py-1 [&>th]:font-normal">
+          <th class="text-left" scope="col">batch</th>
+          <th scope="col">{unit}</th>
+          <th scope="col">A g</th>
+          <th scope="col">B g</th>
+          <th scope="col">A {unit}</th>
+          <th scope="col">B {unit}</th>
+          <th scope="col">mixed at</th>
+          <th scope="col">work of working time</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each rows as { batch, at, hands, working }, i (i)}
+          <tr class="border-t border-rule text-right {i === picked ? 'bg-paper' : ''} [&>td]:px-2 [&>td]:py-1">
+            <th scope="row" class="px-2 py-1 text-left font-normal">
+              <button
+                type="button"
+                class="text-left {i === picked ? 'font-bold underline decoration-buoy decoration-2' : ''}"
+                aria-pressed={i === picked}
+                onclick={() => onpick(i)}
+                >{i + 1}
+                {batch.resin.name}, {plain(batch.resin.ratio.a, 2)} : {plain(batch.resin.ratio.b, 2)}</button
+              >
+            </th>
+            <td class="font-bold">{volumeFigure(batch.ml, unit)}</td>
+            <td>{fixed(batch.parts.aG, 1)}</td>
+            <td>{fixed(batch.parts.bG, 1)}</td>
+            <td>{volumeFigure(batch.parts.aMl, unit)}</td>
+            <td>{volumeFigure(batch.parts.bMl, unit)}</td>
+            <td>{plain(at, 0)} min</td>
+            <td class="whitespace-nowrap {hands > working ? 'font-bold text-buoy' : ''}">{plain(hands, 0)} of {plain(working, 0)} min</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    {#if because}<p class="border-t border-rule px-3 py-1.5 text-[13px]"><b>Split.</b> {writeStrain(because)}</p>{/if}
+  </Scrolled>
+</Sheet>

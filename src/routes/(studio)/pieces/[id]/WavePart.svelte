@@ -1,0 +1,73 @@
+<script lang="ts">
+  import { additive, heat, lace, limits, lines, under, withLace, withLines, type Coat, type WaveCoat } from '#core/document';
+  import type { PiecePlan } from '#core/plan';
+  import { duration, plain, readWithin, writeDuration } from '#core/units';
+  import LengthField from '$lib/ui/LengthField.svelte';
+  import LiveField from '$lib/ui/LiveField.svelte';
+  import SchoolField from '$lib/ui/SchoolField.svelte';
+
+  /** A wave: when it is laid, how far it reaches, how it is drawn, moved and helped. */
+  interface Props {
+    plan: PiecePlan;
+    coat: WaveCoat;
+    change: (label: string, to: (old: Coat) => Coat) => Promise<void>;
+    set: (label: string, part: Partial<WaveCoat>) => Promise<void>;
+  }
+  let { plan, coat, change, set }: Props = $props();
+
+  const readMinute = (text: string) => readWithin(duration, text, limits.minute, 'A wait', writeDuration, 'min');
+</script>
+
+<LiveField
+  narrow
+  tight
+  label="lay at"
+  shows={`${plain(coat.layAt, 1)} min`}
+  read={readMinute}
+  value={coat.layAt}
+  commit={(layAt) => set('Change when the white is laid', { layAt })}
+/>
+<LengthField
+  label="to sea"
+  value={coat.reachSea}
+  range={limits.reach}
+  what="A reach"
+  commit={(reachSea) => set('Change the reach to sea', { reachSea })}
+/>
+<LengthField
+  label="up beach"
+  value={coat.reachUp}
+  range={limits.reach}
+  what="A reach"
+  commit={(reachUp) => set('Change the reach up the beach', { reachUp })}
+/>
+{#if plan.piece.sea.breakers?.length}
+  <label class="text-[13px] text-soft"
+    >breaks along<select
+      class="input min-h-7!"
+      value={coat.along ?? ''}
+      onchange={(e) => {
+        const along = e.currentTarget.value;
+        void change('Change where the wave breaks', (old) => {
+          const { along: _, ...rest } = old as Extract<Coat, { kind: 'wave' }>;
+          return along ? { ...rest, along } : rest;
+        });
+      }}
+      ><option value="">the shore</option>{#each plan.piece.sea.breakers as b (b.id)}<option value={b.id}>{b.name}</option>{/each}</select
+    ></label
+  >
+{/if}
+<SchoolField
+  school={lines}
+  value={(coat.lines ?? 1) > 1 ? 'fine' : 'bold'}
+  onchange={(how) => change('Change the white line', (old) => withLines(old as typeof coat, how))}
+/>
+<SchoolField school={under} value={coat.under ?? 'barrier'} onchange={(way) => set('Change what is under the white', { under: way })} />
+<SchoolField
+  school={lace}
+  value={coat.lace ?? 'some'}
+  onchange={(way) => change('Change the lace wanted', (old) => withLace(old as typeof coat, way))}
+/>
+<SchoolField school={heat} value={coat.heat ?? 'hot air'} onchange={(way) => set('Change the heat', { heat: way })} />
+{#await import('./WhiteAmounts.svelte') then { default: WhiteAmounts }}<WhiteAmounts {plan} {coat} {set} />{/await}
+<SchoolField school={additive} value={coat.additive ?? 'none'} onchange={(way) => set('Change the additive', { additive: way })} />

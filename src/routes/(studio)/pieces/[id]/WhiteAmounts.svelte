@@ -1,0 +1,57 @@
+<script lang="ts">
+  import { limits, type WaveCoat } from '#core/document';
+  import { whiteAmounts, whiteHiding, type PiecePlan } from '#core/plan';
+  import { siliconeLater } from '#core/prepare';
+  import { HIDES } from '#core/tint';
+  import { bare, fixed, plain, readWithin, writeHours, writeLength, writeVolume, type Reading } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
+  import LiveField from '$lib/ui/LiveField.svelte';
+
+  /** White reckoned from the reach that is wanted and from the line that is drawn, whether it hides, and what an additive costs later. */
+  interface Props {
+    plan: PiecePlan;
+    coat: WaveCoat;
+    set: (label: string, part: Partial<WaveCoat>) => Promise<void>;
+  }
+  let { plan, coat, set }: Props = $props();
+
+  const settings = $derived(shared.settings!);
+  const volume = (ml: number): string => writeVolume(ml, settings.volume);
+  const white = $derived(whiteAmounts(plan, coat));
+  const hiding = $derived(whiteHiding(plan, coat));
+  const film = $derived(plan.means.method.foamFilm);
+  const later = $derived(siliconeLater(plan.area * plan.piece.count, plan.means.method));
+  const readDrops = (text: string): Reading => {
+    const reading = readWithin(bare, text.replace(/\s*drops?$/, ''), limits.additiveDrops, 'A count', (v) => plain(v, 0));
+    return reading.ok && !Number.isInteger(reading.value) ? { ok: false, says: 'Give a whole number of drops, 0 to 20.' } : reading;
+  };
+</script>
+
+<p class="text-[13px]">
+  White by its reach <b>{volume(white.byReach)}</b>, by its line <b>{volume(white.byLine)}</b>, along {writeLength(
+    white.length,
+    settings.length,
+  )}. The cup holds what the reach takes.
+</p>
+<p class="text-[13px] text-soft">
+  {#if hiding.contrast >= HIDES}It hides what is below at {plain(film, 2)} mm ({fixed(hiding.contrast, 2)} of 1).
+  {:else}At {plain(film, 2)} mm it hides {fixed(hiding.contrast, 2)} of 1, opaque from {fixed(HIDES, 2)}: {hiding.hidesFrom === Infinity
+      ? 'no film of it does'
+      : `a film of ${plain(hiding.hidesFrom, 2)} mm does`}.{/if}
+</p>
+{#if coat.additive && coat.additive !== 'none'}
+  <LiveField
+    narrow
+    tight
+    label="drops in the white"
+    value={coat.additiveDrops ?? 0}
+    shows={plain(coat.additiveDrops ?? 0, 0)}
+    read={readDrops}
+    commit={(additiveDrops) => set('Change the drops of additive', { additiveDrops })}
+  />
+  {#if coat.additive === 'silicone'}
+    <p class="text-[13px] text-warn">
+      It costs later: degrease, scuff and seal before the next coat, {writeHours(later.hours)} and {volume(later.sealMl)} of clear.
+    </p>
+  {/if}
+{/if}

@@ -1,0 +1,89 @@
+<script lang="ts">
+  import { tinykeys } from 'tinykeys';
+  import { goto } from '$app/navigation';
+  import { page } from '$app/state';
+  import { vesselsOf } from '#core/document';
+  import { comingPours, shelfOf } from '#core/stock';
+  import { redo, SHELF, undo, undoable } from '$lib/store/edits';
+  import { Live } from '$lib/store/live.svelte';
+  import { shared } from '$lib/store/shared.svelte';
+  import { attempt } from '$lib/ui/attempt';
+  import Sheet from '$lib/ui/Sheet.svelte';
+  import Tabs from '$lib/ui/Tabs.svelte';
+  import Buying from './Buying.svelte';
+  import Colourants from './Colourants.svelte';
+  import Containers from './Containers.svelte';
+  import Resins from './Resins.svelte';
+  import ShelfFile from './ShelfFile.svelte';
+  import Usage from './Usage.svelte';
+  import Vessels from './Vessels.svelte';
+
+  /** What there is, what it costs, what is taken, and what to buy. */
+  const views = [
+    { value: 'containers', label: 'Containers' },
+    { value: 'buy', label: 'To buy' },
+    { value: 'used', label: 'Used' },
+    { value: 'resins', label: 'Resins' },
+    { value: 'colourants', label: 'Colourants' },
+    { value: 'cups', label: 'Cups and moulds' },
+  ] as const;
+  type View = (typeof views)[number]['value'];
+  const view = $derived(views.find((v) => v.value === page.url.searchParams.get('view'))?.value ?? 'containers');
+  const show = (next: View) => goto(`?view=${next}`, { replaceState: true, noScroll: true, keepFocus: true });
+
+  const steps = new Live(() => undoable(SHELF));
+  const means = $derived(shared.means);
+  const shelf = $derived(shared.stock && shared.pours && means ? shelfOf(shared.stock, shared.pours, means) : undefined);
+  const coming = $derived(shared.pieces && shared.pours && means ? comingPours(shared.pieces, shared.pours, means) : []);
+
+  const typing = (event: KeyboardEvent): boolean => event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement;
+  const on = (does: (scope: string) => Promise<void>) => (event: KeyboardEvent) => {
+    if (typing(event)) return;
+    event.preventDefault();
+    void attempt(() => does(SHELF));
+  };
+  $effect(() => tinykeys(window, { '$mod+z': on(undo), '$mod+Shift+z': on(redo) }));
+</script>
+
+<svelte:head><title>Shelf · Nerite</title></svelte:head>
+
+<main class="flex min-h-full flex-col gap-3 px-4 pt-2 pb-3 lg:h-full">
+  <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
+    <h1 class="text-[28px] leading-tight">Shelf</h1>
+    <div class="ml-auto flex flex-wrap gap-2">
+      <button
+        type="button"
+        class="button button-quiet"
+        disabled={!steps.current?.undo}
+        title={steps.current?.undo}
+        onclick={() => attempt(() => undo(SHELF))}>Undo</button
+      >
+      <button
+        type="button"
+        class="button button-quiet"
+        disabled={!steps.current?.redo}
+        title={steps.current?.redo}
+        onclick={() => attempt(() => redo(SHELF))}>Redo</button
+      >
+      {#if shelf && means}<ShelfFile {shelf} {means} />{/if}
+    </div>
+  </div>
+  {#if shelf && means && shared.settings}
+    <Sheet title="Shelf" class="min-h-0 grow max-lg:min-h-[70dvh]">
+      {#snippet heading()}<Tabs
+          label="What of the shelf"
+          bind:value={() => view, (v) => void show(v)}
+          options={views}
+          class="flex-wrap gap-y-1"
+        />{/snippet}
+      {#if view === 'containers'}<Containers {shelf} {coming} {means} />
+      {:else if view === 'buy'}<Buying {shelf} {coming} {means} />
+      {:else if view === 'used'}<Usage pours={shared.pours ?? []} {shelf} {means} />
+      {:else if view === 'resins'}<Resins {means} />
+      {:else if view === 'colourants'}<Colourants {means} />
+      {:else}<Vessels vessels={vesselsOf({ vessels: shared.vessels })} />{/if}
+    </Sheet>
+  {:else}
+    <p class="text-soft" aria-busy="true">Reading the shelf.</p>
+  {/if}
+</main>

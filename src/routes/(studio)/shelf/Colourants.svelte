@@ -1,0 +1,167 @@
+<script lang="ts">
+  import { colourantKinds, limits, ownLimit, tintsOf, type Colourant, type ColourantKind } from '#core/document';
+  import { readDrop } from '#core/mix';
+  import type { Means } from '#core/plan';
+  import { clearLayer, hexOf, hidingFilm, recipeLayer, seenColour, stackOver, groundOf } from '#core/tint';
+  import { fraction, plain, readWithin, writeShare } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
+  import type { TableColumn } from '$lib/ui/table/columns';
+  import DataTable from '$lib/ui/table/DataTable.svelte';
+  import { freshId, put, readBare, readName, withField } from './put';
+
+  /** Kind, form and base of each colourant, the size of its drop, what its makers allow, and how it hides. */
+  let { means }: { means: Means } = $props();
+
+  const kinds = Object.keys(colourantKinds) as ColourantKind[];
+  const facts = (c: Colourant) => colourantKinds[c.kind];
+  const set = <K extends keyof Colourant>(row: Colourant, key: K, value: Colourant[K] | undefined) =>
+    put(`Change ${row.name}`, { table: 'colourants', id: row.id, row: withField(row, key, value) });
+
+  /** The strictest of the resins decides where the colourant's own maker says nothing. */
+  const limitOf = (c: Colourant): number => ownLimit(c, Math.max(...means.resins.map((r) => r.loadLimit), 0.001));
+  const hides = (c: Colourant): number => hidingFilm(recipeLayer([{ colourantId: c.id, load: limitOf(c) }], means.colourants, 1));
+  const opacity = (c: Colourant): string => {
+    const film = hides(c);
+    if (film === Infinity) return 'clear at any film';
+    return `${film <= 1 ? 'opaque' : film <= 4 ? 'half' : 'sheer'}, hides from ${plain(film, 2)} mm`;
+  };
+  const WHITE = groundOf({ material: 'raw wood', primer: 'gesso', primerCoats: 1 }).internal;
+  /** A film of 1.5 mm over white: dyes at 0.2 %, what is weighed at all it may hold. */
+  const swatch = (c: Colourant): string => {
+    const load = c.dropMl === undefined ? limitOf(c) : Math.min(limitOf(c), 0.002);
+    const layer = { ...clearLayer(1.5), ...recipeLayer([{ colourantId: c.id, load }], means.colourants, 1.5) };
+    return hexOf(seenColour(stackOver([layer], WHITE)));
+  };
+
+  const columns: TableColumn<Colourant>[] = [
+    {
+      id: 'name',
+      head: 'colourant',
+      value: (c) => c.name,
+      edit: { kind: 'text', text: (c) => c.name, read: readName, store: (c, v) => set(c, 'name', v) },
+    },
+    {
+      id: 'kind',
+      head: 'kind',
+      value: (c) => c.kind,
+      edit: {
+        kind: 'choice',
+        value: (c) => c.kind,
+        options: () => kinds.map((k) => ({ value: k, label: k })),
+        store: (c, value) => {
+          // a drop goes with the kind, until it has been counted
+          const { dropMl } = colourantKinds[value as ColourantKind];
+          return put(`Change ${c.name}`, {
+            table: 'colourants',
+            id: c.id,
+            row: withField({ ...c, kind: value as ColourantKind }, 'dropMl', dropMl),
+          });
+        },
+      },
+    },
+    { id: 'form', head: 'form', value: (c) => facts(c).form },
+    {
+      id: 'base',
+      head: 'base',
+      value: (c) => ({ resin: 'resin', water: 'water-based', solvent: 'solvent-based', dry: 'dry' })[facts(c).base],
+    },
+    {
+      id: 'density',
+      head: 'g/ml',
+      value: (c) => c.density,
+      right: true,
+      edit: {
+        kind: 'text',
+        text: (c) => plain(c.density, 3),
+        read: readBare({ min: 0.5, max: 5 }, 'A density'),
+        store: (c, v) => set(c, 'density', v),
+      },
+    },
+    {
+      id: 'drop',
+      head: 'drop',
+      value: (c) => c.dropMl,
+      shows: (c) => (c.dropMl === undefined ? 'weighed' : `${plain(c.dropMl, 4)} ml, ${plain(1 / (c.dropMl * c.density), 0)} to a gram`),
+      edit: {
+        kind: 'text',
+        text: (c) => (c.dropMl === undefined ? '' : `${plain(1 / (c.dropMl * c.density), 1)} to a gram`),
+        read: (text, c) => (text.trim() ? readDrop(text, c.density) : { ok: true, value: undefined }),
+        store: (c, v) => set(c, 'dropMl', v),
+      },
+    },
+    {
+      id: 'limit',
+      head: 'its maker allows',
+      value: (c) => c.limit,
+      shows: (c) => (c.limit === undefined ? 'as the resin' : writeShare(c.limit)),
+      right: true,
+      edit: {
+        kind: 'text',
+        text: (c) => (c.limit === undefined ? '' : writeShare(c.limit)),
+        read: (text) =>
+          text.trim()
+            ? readWithin(fraction, text, { min: 0.001, max: limits.load.max }, 'A limit', writeShare, '%')
+            : { ok: true, value: undefined },
+        store: (c, v) => set(c, 'limit', v),
+      },
+    },
+    { id: 'hides', head: 'at its limit', value: hides, shows: opacity },
+    { id: 'minds', head: 'to mind', value: (c) => facts(c).minds },
+  ];
+
+  function add() {
+    const id = freshId('colourant', means.colourants);
+    const kind: ColourantKind = 'liquid pigment';
+    const { dropMl, density } = colourantKinds[kind];
+    const row: Colourant = {
+      id,
+      name: 'New colourant',
+      kind,
+      density,
+      solids: 0.15,
+      ...(dropMl && { dropMl }),
+      absorb: [900, 200, 40],
+      scatter: [4, 6, 10],
+    };
+    void put('Add a colourant', { table: 'colourants', id, row });
+  }
+  const usedBy = (c: Colourant): string | undefined => {
+    const piece = shared.pieces?.find((p) =>
+      p.coats.some((k) => tintsOf(k).some((t) => t.recipe.some((part) => part.colourantId === c.id))),
+    );
+    const stock = shared.stock?.some((s) => s.of.kind === 'colourant' && s.of.colourantId === c.id);
+    return piece ? `${piece.name} is tinted with it` : stock ? 'there is a container of it' : undefined;
+  };
+</script>
+
+<p class="border-b border-rule px-3 py-1.5 text-[13px] text-soft">
+  A drop is its kind’s until it is counted: drop it onto a scale until it shows a gram, and type “36 to a gram”. A new one starts with the
+  strength of an ordinary blue. The colours are films of 1.5 mm over white, drops at 0.2 %, what is weighed at its limit.
+</p>
+<DataTable
+  name="colourants"
+  label="colourants"
+  rows={means.colourants}
+  {columns}
+  cells={{ name }}
+  {tools}
+  {actions}
+  empty="No colourant yet."
+/>
+{#snippet name(c: Colourant)}
+  <span class="flex items-center gap-2"
+    ><span class="h-4 w-5 shrink-0 rounded-[2px] border border-line" style:background-color={swatch(c)}></span>{c.name}</span
+  >
+{/snippet}
+{#snippet tools()}<button type="button" class="chip" onclick={add}>Add a colourant</button>{/snippet}
+{#snippet actions(c: Colourant)}
+  {@const used = usedBy(c)}
+  <button
+    type="button"
+    class="text-[13px] text-soft {used ? '' : 'underline'}"
+    disabled={Boolean(used)}
+    title={used && `It stays: ${used}.`}
+    aria-label={`${used ? 'in use' : 'Remove'}: ${c.name}`}
+    onclick={() => put(`Remove ${c.name}`, { table: 'colourants', id: c.id, row: null })}>{used ? 'in use' : 'Remove'}</button
+  >
+{/snippet}

@@ -1,0 +1,182 @@
+<script lang="ts">
+  import { limits, startingResin, type Resin } from '#core/document';
+  import { readDensity } from '#core/mix';
+  import type { Means } from '#core/plan';
+  import { duration, fraction, plain, readRatio, readWithin, temperature, writeDuration, writeShare, writeTemperature } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
+  import type { CellReading, TableColumn } from '$lib/ui/table/columns';
+  import DataTable from '$lib/ui/table/DataTable.svelte';
+  import { freshId, put, readBare, readName, withField } from './put';
+
+  /** The data sheet of each resin, line by line. Its times are ages at the temperature it states. */
+  let { means }: { means: Means } = $props();
+
+  const unit = $derived(shared.settings!.temperature);
+  const set = <K extends keyof Resin>(row: Resin, key: K, value: Resin[K]) =>
+    put(`Change ${row.name}`, { table: 'resins', id: row.id, row: withField(row, key, value) });
+
+  const minutes = { workingMin: 600, gelMin: 6000, stirMin: 30 };
+  const hours = { recoatFromH: 240, bondUntilH: 480, handleH: 480, fullCureH: 2000 };
+  const heads: Record<keyof typeof minutes | keyof typeof hours, string> = {
+    stirMin: 'stir',
+    workingMin: 'working',
+    gelMin: 'gels',
+    recoatFromH: 'recoat from',
+    bondUntilH: 'bonds until',
+    handleH: 'handle',
+    fullCureH: 'full cure',
+  };
+  const timed = (key: keyof typeof heads): TableColumn<Resin> => {
+    const inMin = key in minutes;
+    const scale = inMin ? 1 : 60;
+    const most = inMin ? minutes[key as keyof typeof minutes] : 60 * hours[key as keyof typeof hours];
+    return {
+      id: key,
+      head: heads[key],
+      value: (r) => r[key],
+      shows: (r) => writeDuration(r[key] * scale),
+      right: true,
+      edit: {
+        kind: 'text',
+        text: (r) => `${plain(r[key], 2)} ${inMin ? 'min' : 'h'}`,
+        read: (text, r) => readTime(text, r, key, scale, most),
+        store: (r, v) => set(r, key, v),
+      },
+    };
+  };
+  function readTime(text: string, resin: Resin, key: keyof typeof heads, scale: number, most: number): CellReading {
+    const write = (min: number): string => writeDuration(min);
+    const reading = readWithin(duration, text, { min: 0.1, max: most }, 'A time', write, scale === 1 ? 'min' : 'h');
+    if (!reading.ok) return reading;
+    const value = Number((reading.value / scale).toPrecision(9));
+    const next = { ...resin, [key]: value };
+    if (next.gelMin < next.workingMin) return { ok: false, says: 'It gels after it can be worked, not before.' };
+    if (next.bondUntilH <= next.recoatFromH) return { ok: false, says: 'The window for the next coat ends after it opens.' };
+    return { ok: true, value };
+  }
+
+  const dense = (key: 'densityA' | 'densityB', head: string): TableColumn<Resin> => ({
+    id: key,
+    head,
+    value: (r) => r[key],
+    shows: (r) => plain(r[key], 3),
+    right: true,
+    edit: { kind: 'text', text: (r) => plain(r[key], 4), read: readDensity, store: (r, v) => set(r, key, v) },
+  });
+
+  const columns: TableColumn<Resin>[] = [
+    {
+      id: 'name',
+      head: 'resin',
+      value: (r) => r.name,
+      edit: { kind: 'text', text: (r) => r.name, read: readName, store: (r, v) => set(r, 'name', v) },
+    },
+    {
+      id: 'ratio',
+      head: 'A : B',
+      value: (r) => r.ratio.a / r.ratio.b,
+      shows: (r) => `${plain(r.ratio.a, 3)} : ${plain(r.ratio.b, 3)}`,
+      edit: {
+        kind: 'text',
+        text: (r) => `${plain(r.ratio.a, 3)} : ${plain(r.ratio.b, 3)}`,
+        read: (text) => {
+          const reading = readRatio(text);
+          return reading.ok ? { ok: true, value: { a: reading.a, b: reading.b } } : reading;
+        },
+        store: (r, v: { a: number; b: number }) => set(r, 'ratio', { ...r.ratio, ...v }),
+      },
+    },
+    {
+      id: 'by',
+      head: 'by',
+      value: (r) => r.ratio.by,
+      edit: {
+        kind: 'choice',
+        value: (r) => r.ratio.by,
+        options: () => ['volume', 'weight'].map((v) => ({ value: v, label: v })),
+        store: (r, by) => set(r, 'ratio', { ...r.ratio, by: by as Resin['ratio']['by'] }),
+      },
+    },
+    dense('densityA', 'A g/ml'),
+    dense('densityB', 'B g/ml'),
+    {
+      id: 'limit',
+      head: 'colourant limit',
+      value: (r) => r.loadLimit,
+      shows: (r) => writeShare(r.loadLimit),
+      right: true,
+      edit: {
+        kind: 'text',
+        text: (r) => writeShare(r.loadLimit),
+        read: (text) => readWithin(fraction, text, { min: 0.001, max: limits.load.max }, 'A limit', writeShare, '%'),
+        store: (r, v) => set(r, 'loadLimit', v),
+      },
+    },
+    {
+      id: 'limitBy',
+      head: 'limit by',
+      value: (r) => r.loadLimitBy,
+      edit: {
+        kind: 'choice',
+        value: (r) => r.loadLimitBy,
+        options: () => ['weight', 'volume'].map((v) => ({ value: v, label: v })),
+        store: (r, by) => set(r, 'loadLimitBy', by as Resin['loadLimitBy']),
+      },
+    },
+    {
+      id: 'viscosity',
+      head: 'Pa·s',
+      value: (r) => r.viscosity,
+      right: true,
+      edit: {
+        kind: 'text',
+        text: (r) => plain(r.viscosity, 3),
+        read: readBare({ min: 0.05, max: 100 }, 'A thickness'),
+        store: (r, v) => set(r, 'viscosity', v),
+      },
+    },
+    {
+      id: 'refC',
+      head: 'times at',
+      value: (r) => r.refC,
+      shows: (r) => writeTemperature(r.refC, unit),
+      right: true,
+      edit: {
+        kind: 'text',
+        text: (r) => writeTemperature(r.refC, unit),
+        read: (text) => readWithin(temperature, text, limits.room, 'A temperature', (v) => writeTemperature(v, unit), unit),
+        store: (r, v) => set(r, 'refC', v),
+      },
+    },
+    ...(Object.keys(heads) as (keyof typeof heads)[]).map(timed),
+  ];
+
+  function add() {
+    const id = freshId('resin', means.resins);
+    void put('Add a resin', { table: 'resins', id, row: { ...startingResin, id, name: 'New resin' } });
+  }
+  /** What would be left without it. */
+  const usedBy = (r: Resin): string | undefined => {
+    const piece = shared.pieces?.find((p) => p.coats.some((c) => c.resinId === r.id));
+    const stock = shared.stock?.some((s) => s.of.kind === 'resin' && s.of.resinId === r.id);
+    return piece ? `${piece.name} is planned with it` : stock ? 'there is a container of it' : undefined;
+  };
+</script>
+
+<p class="border-b border-rule px-3 py-1.5 text-[13px] text-soft">
+  From the maker’s data sheet. A density nobody states is measured in two minutes: fill one cup to a line with resin, then with water, weigh
+  both without the cup, and type “57.6 g / 50 g”.
+</p>
+<DataTable name="resins" label="resins" rows={means.resins} {columns} {tools} {actions} empty="No resin yet." />
+{#snippet tools()}<button type="button" class="chip" onclick={add}>Add a resin</button>{/snippet}
+{#snippet actions(r: Resin)}
+  {@const used = usedBy(r)}
+  <button
+    type="button"
+    class="text-[13px] text-soft {used ? '' : 'underline'}"
+    disabled={Boolean(used)}
+    title={used && `It stays: ${used}.`}
+    aria-label={`${used ? 'in use' : 'Remove'}: ${r.name}`}
+    onclick={() => put(`Remove ${r.name}`, { table: 'resins', id: r.id, row: null })}>{used ? 'in use' : 'Remove'}</button
+  >
+{/snippet}
