@@ -165,6 +165,6 @@ export function writeStrain(strain: Strain): string {
   const { grams, name, course, workingMin } = strain.standing;
   const runs = course.runawayMin < Infinity ? ` and begin to run away at ${plain(course.runawayMin, 0)} min` : '';
   return strain.kind === 'runs away'
-    ? `In one mixing, ${plain(grams, 0)} g in ${name} left standing would reach ${plain(course.peakC, 0)} °C${runs}; it is emptied at ${plain(strain.emptied, 0)} min.`
+    ? `In one mixing, ${plain(grams, 0)} g in ${name} left standing would reach ${plain(course.peakC, 0)} °C${runs}; it is emptied at ${plain(strain.emptied, 0)} min${course.runawayMin > strain.emptied ? ', too near to that' : ''}.`
     : `In one mixing, ${plain(grams, 0)} g in ${name} would be past working at ${plain(workingMin, 0)} min, and is emptied at ${plain(strain.emptied, 0)} min.`;
 }

@@ -47,34 +47,6 @@ export function dose(part: Part, colourant: Colourant, resinG: number): Dose {
   return { ...base, grams: counted, drops, count, ...(letDown && { letDown }), load: counted / resinG };
 }
 
-/** Clear that thins a cup with too much of one colourant back to what was wanted. */
-export interface Thinning {
-  /** Mixed clear to add, g. */
-  clearG: number;
-  /** What the other colourants then want, g. */
-  tops: { colourantId: string; grams: number }[];
-  /** A + B in the cup afterwards, g. */
-  resinG: number;
-}
-
-/**
- * Rescue of a cup in which one colourant is over: clear until its load is right again, and more of the others.
- * @param resinG A + B in the cup, g
- * @param grams  of the colourant that is over, g
- * @param recipe of the cup
- */
-export function thinned(resinG: number, grams: number, colourantId: string, recipe: Part[]): Thinning {
-  const wanted = recipe.find((p) => p.colourantId === colourantId)?.load ?? 0;
-  const clearG = wanted > 0 ? Math.max(0, grams / wanted - resinG) : Infinity;
-  return {
-    clearG,
-    tops: recipe.flatMap((p) =>
-      p.colourantId === colourantId || p.load === 0 ? [] : [{ colourantId: p.colourantId, grams: p.load * clearG }],
-    ),
-    resinG: resinG + clearG,
-  };
-}
-
 /** All colourants of a cup together, as a fraction of A + B in the measure the maker's limit is stated in. */
 export function totalLoad(parts: { load: number; density: number }[], resin: Resin): number {
   const byVolume = resin.loadLimitBy === 'volume';

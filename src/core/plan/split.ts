@@ -18,6 +18,9 @@ export interface Mixed {
 /** More portions of one cup than this are not planned; what strains then is said. */
 const PORTIONS = 40;
 
+/** Nobody is on the minute: a batch is split where a cup would be emptied less than this before it runs away, min. */
+const IN_HAND = 5;
+
 const keyed = (cups: Cup[]): Set<string> => new Set(cups.map((c) => c.key));
 
 /** The cups of coats of one resin as units; those that share a key across pieces are one. */
@@ -46,7 +49,7 @@ function strainsAlone(resin: Resin, cups: Cup[], coats: CoatPlan[], bench: Bench
   const keys = keyed(cups);
   const own = coats.map((c) => ({ ...c, cups: c.cups.filter((k) => keys.has(k.key)) })).filter((c) => c.cups.length);
   const batch = planBatch(resin, cups, own, bench);
-  return strainsOf(batch, 0, planSteps(own, [batch], bench.method), bench);
+  return strainsOf(batch, 0, planSteps(own, [batch], bench.method), bench, IN_HAND);
 }
 
 /** A cup that heats itself too much even alone, in the fewest portions that do not. */

@@ -28,11 +28,14 @@ export const handsOn = (steps: Step[], index: number): number => {
 export const workable = ({ resin }: Batch, { method, roomC }: Bench): number =>
   resin.workingMin / rate(roomC, resin.refC, method.activationEa);
 
-/** What strains a batch in the plan it is part of, the worst first. */
-export function strainsOf(batch: Batch, index: number, steps: Step[], bench: Bench): Strain[] {
+/**
+ * What strains a batch in the plan it is part of, the worst first.
+ * @param inHand minutes that must be left between emptying a cup and its running away or going past working
+ */
+export function strainsOf(batch: Batch, index: number, steps: Step[], bench: Bench, inHand = 0): Strain[] {
   const heat = batch.standing.flatMap((standing): Strain[] => {
     const emptied = emptiedAt(standing, batch, steps, bench);
-    if (standing.course.runawayMin <= emptied) return [{ kind: 'runs away', standing, emptied }];
+    if (standing.course.runawayMin <= emptied + inHand) return [{ kind: 'runs away', standing, emptied }];
     return standing.workingMin <= emptied ? [{ kind: 'past working', standing, emptied }] : [];
   });
   const needed = handsOn(steps, index);

@@ -71,7 +71,7 @@
   }
 </script>
 
-<span bind:this={holder} class="block">
+<span bind:this={holder} class="relative block">
   {#if text === undefined}
     <button
       type="button"
@@ -96,7 +96,7 @@
   {:else}
     <input
       class="input min-h-7! px-1! {column.right ? 'text-right' : ''}"
-      size="8"
+      size="6"
       aria-label={column.head}
       aria-invalid={says ? 'true' : undefined}
       aria-describedby={says ? `${id}-says` : undefined}
@@ -106,6 +106,12 @@
       onblur={store}
       onkeydown={keys}
     />
-    {#if says}<span id="{id}-says" role="alert" class="block max-w-64 text-left text-[13px] whitespace-normal text-buoy">{says}</span>{/if}
+    {#if says}<span
+        id="{id}-says"
+        role="alert"
+        class="sheet absolute top-full z-20 mt-0.5 w-64 p-2 text-left text-[13px] whitespace-normal text-buoy {column.right
+          ? 'right-0'
+          : 'left-0'}">{says}</span
+      >{/if}
   {/if}
 </span>

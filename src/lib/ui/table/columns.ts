@@ -25,6 +25,8 @@ export interface TableColumn<T> {
   /** How it is written, where that is not the value itself. */
   shows?: (row: T) => string;
   right?: boolean;
+  /** Long texts go over several lines; all else stays on one. */
+  wraps?: boolean;
   edit?: CellEdit<T>;
 }
 

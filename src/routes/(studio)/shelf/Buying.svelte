@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Means } from '#core/plan';
   import { itemKey, itemName, toBuy, type Buy, type Coming, type Ledger } from '#core/stock';
-  import { plain } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
+  import { writeAmount } from '$lib/ui/amount';
   import { money } from '$lib/ui/money';
   import type { TableColumn } from '$lib/ui/table/columns';
   import DataTable from '$lib/ui/table/DataTable.svelte';
@@ -23,18 +23,23 @@
       today(),
     ).map((b): Row => ({ id: itemKey(b.wanted.of), ...b })),
   );
-  const amount = (v: number, r: Row): string => `${plain(v, v >= 100 || r.wanted.unit === 'pieces' ? 0 : 1)} ${r.wanted.unit}`;
   const total = $derived(rows.reduce((sum, r) => sum + (r.packs?.price ?? 0), 0));
   const unknown = $derived(rows.filter((r) => r.missing > 0 && !r.packs).length);
   const columns: TableColumn<Row>[] = [
     { id: 'what', head: 'what', value: (r) => itemName(r.wanted.of, means) },
-    { id: 'wanted', head: 'planned pours take', value: (r) => r.wanted.amount, shows: (r) => amount(r.wanted.amount, r), right: true },
-    { id: 'left', head: 'on the shelf', value: (r) => r.left, shows: (r) => amount(r.left, r), right: true },
+    {
+      id: 'wanted',
+      head: 'planned pours take',
+      value: (r) => r.wanted.amount,
+      shows: (r) => writeAmount(r.wanted.amount, r.wanted.unit),
+      right: true,
+    },
+    { id: 'left', head: 'on the shelf', value: (r) => r.left, shows: (r) => writeAmount(r.left, r.wanted.unit), right: true },
     {
       id: 'missing',
       head: 'missing',
       value: (r) => r.missing,
-      shows: (r) => (r.missing > 0 ? amount(r.missing, r) : 'nothing'),
+      shows: (r) => (r.missing > 0 ? writeAmount(r.missing, r.wanted.unit) : 'nothing'),
       right: true,
     },
     {

@@ -81,7 +81,7 @@
       id: 'drop',
       head: 'drop',
       value: (c) => c.dropMl,
-      shows: (c) => (c.dropMl === undefined ? 'weighed' : `${plain(c.dropMl, 4)} ml, ${plain(1 / (c.dropMl * c.density), 0)} to a gram`),
+      shows: (c) => (c.dropMl === undefined ? 'weighed' : `${plain(c.dropMl, 4)} ml, ${plain(1 / (c.dropMl * c.density), 0)} a gram`),
       edit: {
         kind: 'text',
         text: (c) => (c.dropMl === undefined ? '' : `${plain(1 / (c.dropMl * c.density), 1)} to a gram`),
@@ -106,7 +106,7 @@
       },
     },
     { id: 'hides', head: 'at its limit', value: hides, shows: opacity },
-    { id: 'minds', head: 'to mind', value: (c) => facts(c).minds },
+    { id: 'minds', head: 'to mind', value: (c) => facts(c).minds, wraps: true },
   ];
 
   function add() {
@@ -149,8 +149,9 @@
   empty="No colourant yet."
 />
 {#snippet name(c: Colourant)}
-  <span class="flex items-center gap-2"
-    ><span class="h-4 w-5 shrink-0 rounded-[2px] border border-line" style:background-color={swatch(c)}></span>{c.name}</span
+  <span class="whitespace-nowrap"
+    ><span class="mr-2 inline-block h-3.5 w-5 rounded-[2px] align-[-2px] border border-line" style:background-color={swatch(c)}
+    ></span>{c.name}</span
   >
 {/snippet}
 {#snippet tools()}<button type="button" class="chip" onclick={add}>Add a colourant</button>{/snippet}

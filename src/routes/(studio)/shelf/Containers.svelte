@@ -5,6 +5,7 @@
   import { densityOf, inDrawingOrder, itemKey, itemName, summed, turned, type Coming, type Ledger, type Line } from '#core/stock';
   import { plain, read, mass, volume, bare, length } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
+  import { writeAmount } from '$lib/ui/amount';
   import { money } from '$lib/ui/money';
   import type { CellReading, TableColumn } from '$lib/ui/table/columns';
   import DataTable from '$lib/ui/table/DataTable.svelte';
@@ -27,7 +28,6 @@
     const taken = reserved.get(itemKey(stock.of));
     return taken && turned(taken.amount, taken.unit, stock.unit, densityOf(stock, means));
   }
-  const amount = (value: number, unit: StockUnit): string => `${plain(value, unit === 'pieces' || value >= 100 ? 0 : 1)} ${unit}`;
   const set = <K extends keyof Stock>(row: Row, key: K, value: Stock[K] | undefined, what: string) =>
     put(`Change ${what} of ${name(row.stock)}`, { table: 'stock', id: row.id, row: withField(row.stock, key, value) });
 
@@ -47,9 +47,12 @@
     const reading = readAmount(text, row);
     if (!reading.ok) return reading;
     const value = reading.value as number;
-    if (value < 0) return { ok: false, says: `It can be empty at the least. Give 0 to ${amount(row.stock.size, row.stock.unit)}.` };
+    if (value < 0) return { ok: false, says: `It can be empty at the least. Give 0 to ${writeAmount(row.stock.size, row.stock.unit)}.` };
     return value > row.stock.size
-      ? { ok: false, says: `It holds ${amount(row.stock.size, row.stock.unit)} when full. Give what is left in it, or add a container.` }
+      ? {
+          ok: false,
+          says: `It holds ${writeAmount(row.stock.size, row.stock.unit)} when full. Give what is left in it, or add a container.`,
+        }
       : reading;
   }
   const correct = (row: Row, left: number) =>
@@ -88,7 +91,7 @@
       id: 'size',
       head: 'size',
       value: (r) => r.stock.size,
-      shows: (r) => amount(r.stock.size, r.stock.unit),
+      shows: (r) => writeAmount(r.stock.size, r.stock.unit),
       right: true,
       edit: {
         kind: 'text',
@@ -112,7 +115,7 @@
       id: 'left',
       head: 'left',
       value: (r) => r.left,
-      shows: (r) => amount(Math.max(0, r.left), r.stock.unit),
+      shows: (r) => writeAmount(Math.max(0, r.left), r.stock.unit),
       right: true,
       edit: {
         kind: 'text',
@@ -125,7 +128,7 @@
       id: 'reserved',
       head: 'planned',
       value: wanted,
-      shows: (r) => (wanted(r) === undefined ? '–' : amount(wanted(r)!, r.stock.unit)),
+      shows: (r) => (wanted(r) === undefined ? '–' : writeAmount(wanted(r)!, r.stock.unit)),
       right: true,
     },
     {
@@ -194,8 +197,8 @@
 {#if shelf.short.length}
   <p class="border-b border-rule bg-warnground px-3 py-1.5 text-[13px] text-[#4a3100]">
     <b>Taken beyond what was there:</b>
-    {shelf.short.map((s) => `${amount(s.amount, s.unit)} of ${itemName(s.of, means)} for ${s.piece}`).join('; ')}. Add the container it came
-    from, with the day it was bought, or correct what is left.
+    {shelf.short.map((s) => `${writeAmount(s.amount, s.unit)} of ${itemName(s.of, means)} for ${s.piece}`).join('; ')}. Add the container it
+    came from, with the day it was bought, or correct what is left.
   </p>
 {/if}
 <DataTable

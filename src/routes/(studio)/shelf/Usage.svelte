@@ -2,9 +2,9 @@
   import type { Pour } from '#core/document';
   import type { Means } from '#core/plan';
   import { costOf, itemName, usesOf, type Ledger, type Taken } from '#core/stock';
-  import { plain } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
+  import { writeAmount } from '$lib/ui/amount';
   import { money } from '$lib/ui/money';
   import { savedAs } from '$lib/ui/saved';
   import type { TableColumn } from '$lib/ui/table/columns';
@@ -37,7 +37,7 @@
       id: 'amount',
       head: 'amount',
       value: (r) => r.amount,
-      shows: (r) => `${plain(r.amount, r.amount < 10 ? 2 : 1)} ${r.unit}`,
+      shows: (r) => writeAmount(r.amount, r.unit),
       right: true,
     },
     {

@@ -82,6 +82,7 @@
     {
       id: 'marks',
       head: 'marked with water',
+      wraps: true,
       value: (v) => v.marks?.length ?? 0,
       shows: (v) => (v.marks?.length ? writeMarks(v.marks) : 'not marked'),
       edit: {

@@ -31,9 +31,9 @@
       <p class="text-[13px] text-soft">{names}, one page</p>
     </PrintBar>
     <Scrolled label="What is printed" class="flex flex-col *:mx-auto print:block print:overflow-visible">
-      {#key paper}<PaperPage {paper} label="Mix sheet of {names}"
-          ><MixSheet {together} settings={shared.settings} vessels={vesselsOf({ vessels: shared.vessels })} /></PaperPage
-        >{/key}
+      <PaperPage {paper} label="Mix sheet of {names}"
+        ><MixSheet {together} settings={shared.settings} vessels={vesselsOf({ vessels: shared.vessels })} /></PaperPage
+      >
     </Scrolled>
   </main>
 {:else if shared.pieces && shared.means}

@@ -64,7 +64,7 @@
     <Scrolled label="What is printed" class="flex flex-col gap-4 *:mx-auto print:block print:overflow-visible">
       {#if template}
         {#each laid.pages as sheet (`${sheet.row} ${sheet.column}`)}<TemplatePage {plan} {laid} {sheet} {paper} />{/each}
-      {:else}{#key paper}<PieceSheet {plan} {paper} {settings} />{/key}{/if}
+      {:else}<PieceSheet {plan} {paper} {settings} />{/if}
     </Scrolled>
   </main>
 {:else if shared.pieces && !piece}

@@ -1,0 +1,176 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import { pricingOf, startingPricing, withCoat, type Piece, type Pour, type PourEvent, type WaveCoat } from '#core/document';
+import { planOfPour, readSession } from '#core/record';
+import {
+  comingPours,
+  fateOf,
+  hoursOf,
+  leftOver,
+  leftoverUses,
+  ledger,
+  quoteOf,
+  shelfOf,
+  takenByBatch,
+  takenByBoard,
+  takenByCup,
+  takenByPour,
+  usedBy,
+  wasted,
+  type Taken,
+} from '#core/stock';
+import { empty, means, method, near, piece, plan, resin, sample, sum } from '../help';
+
+const grams = (taken: Taken[], kind: string): number =>
+  sum(taken.filter((t) => `${t.of.kind}${t.of.kind === 'resin' ? t.of.part : ''}` === kind).map((t) => t.amount));
+const panel = plan();
+const batch = panel.pours[0]!.batches[0]!;
+const pourOf = (events: (Omit<PourEvent, 'seq' | 'at'> & Record<string, unknown>)[], p: Piece = piece()): Pour => ({
+  id: 'pour',
+  pieceId: p.id,
+  coatIds: p.coats.slice(0, 3).map((c) => c.id),
+  planned: { piece: p, resins: empty.resins, colourants: empty.colourants, room: empty.rooms[0]!, method },
+  startedAt: '2026-11-01T10:00:00Z',
+  roomC: 23,
+  events: events.map((e, i) => ({ ...e, seq: i + 1, at: `2026-11-01T10:${String(i).padStart(2, '0')}:00Z` })) as PourEvent[],
+});
+const used = (pour: Pour) => usedBy(readSession(pour, planOfPour(pour)), []);
+
+test('a batch takes its A and B with what the mixing cup keeps, and every colourant of its cups', () => {
+  const taken = takenByBatch(batch);
+  near(grams(taken, 'resinA'), batch.parts.aG, 1e-9);
+  near(grams(taken, 'resinB'), batch.parts.bG, 1e-9);
+  near(grams(taken, 'colourant'), sum(batch.cups.flatMap((c) => c.doses.map((d) => d.grams))), 1e-9);
+  near(sum(taken.filter((t) => t.of.kind === 'supply').map((t) => t.amount)), batch.cups.find((c) => c.name === 'Sand')!.sandG, 1e-9);
+  const cups = batch.cups.flatMap((c) => takenByCup(c, resin));
+  assert.ok(grams(cups, 'resinA') < batch.parts.aG, 'the mixing cup keeps the rest');
+});
+
+test('only a finished pour is deducted, by what the scale said where it said something', () => {
+  const mixed = { kind: 'mixed', batch: 0 };
+  assert.equal(used(pourOf([mixed])), undefined);
+  const planned = used(pourOf([mixed, { kind: 'done' }]))!;
+  near(grams(planned.taken, 'resinA'), batch.parts.aG, 1e-9);
+  const weighed = used(pourOf([{ ...mixed, aG: 150, bG: 128 }, { kind: 'done' }]))!;
+  assert.deepEqual([grams(weighed.taken, 'resinA'), grams(weighed.taken, 'resinB')], [150, 128]);
+  const deep = batch.cups.find((c) => c.name === 'Deep')!;
+  const tinted = used(pourOf([mixed, { kind: 'tinted', cup: deep.key, colourantId: 'phthalo-blue', grams: 1 }, { kind: 'done' }]))!;
+  near(grams(tinted.taken, 'colourant'), grams(planned.taken, 'colourant') - deep.doses[0]!.grams + 1, 1e-9);
+  const notMixed = used(pourOf([{ kind: 'done' }]))!;
+  assert.equal(grams(notMixed.taken, 'resinA'), 0, 'what was never mixed is still on the shelf');
+});
+
+test('a board takes its primer by its area, tape round a taped rim, and what is set on it; like pieces take it together', () => {
+  const taped = plan(
+    piece({ edge: 'taped', count: 2, dressings: [{ id: 'd', kind: 'shell', x: 50, y: 250, size: 20, height: 8, when: 'after the wave' }] }),
+  );
+  const taken = Object.fromEntries(takenByBoard(taped).map((t) => [t.of.kind === 'supply' ? t.of.supply : '', t.amount]));
+  near(taken['gesso']!, (2 * 3 * taped.area * 0.15) / 1000, 1e-9);
+  near(taken['tape']!, (2 * taped.rim) / 1000, 1e-9);
+  assert.equal(taken['shells'], 2);
+  assert.equal(takenByPour(taped.pours[0]!).find((t) => t.of.kind === 'supply' && t.of.supply === 'gloves')!.amount, 4);
+});
+
+test('where a batch ends up adds up to it, and caught drips are no waste', () => {
+  const coats = panel.pours[0]!.coats.map((coat) => ({ coat, plan: panel }));
+  const fate = fateOf(batch, coats, method);
+  near(fate.laid + fate.stays + fate.drips + fate.over, batch.ml, 1e-6);
+  assert.ok(fate.drips > 0 && fate.over > 0);
+  near(wasted(fate, method), fate.stays + fate.drips, 1e-9);
+  const caught = { ...method, runOff: 'caught' as const };
+  near(leftOver(fate, caught), fate.over + fate.drips, 1e-9);
+  near(wasted(fate, caught), fate.stays, 1e-9);
+  const walled = plan(piece({ edge: 'wall', wallHeight: 12 }));
+  assert.equal(
+    fateOf(
+      walled.pours[0]!.batches[0]!,
+      walled.pours[0]!.coats.map((coat) => ({ coat, plan: walled })),
+      method,
+    ).drips,
+    0,
+  );
+});
+
+test('drips painted up the sides want less in the cup than drips that are lost', () => {
+  const painted = plan(piece(), { method: { ...method, runOff: 'painted up' } });
+  assert.ok(painted.pours[0]!.batches[0]!.ml < batch.ml);
+  const fate = fateOf(
+    painted.pours[0]!.batches[0]!,
+    painted.pours[0]!.coats.map((coat) => ({ coat, plan: painted })),
+    { ...method, runOff: 'painted up' },
+  );
+  assert.equal(fate.drips, 0);
+});
+
+test('what is left over goes to the next base of the same resin first, then into the moulds it fills', () => {
+  const waiting = plan(piece({ name: 'Next', coats: [{ id: 'seal', kind: 'seal', resinId: resin.id, samePour: false, film: 0.3 }] }));
+  const moulds = [
+    { id: 'm45', name: 'Coaster', use: 'mould' as const, holds: 45, count: 1 },
+    { id: 'm12', name: 'Pebble', use: 'mould' as const, holds: 12, count: 3 },
+  ];
+  const need = waiting.pours[0]!.coats[0]!.ml;
+  const uses = leftoverUses(need + 70, resin, [{ plan: waiting, pour: 0 }], moulds);
+  assert.deepEqual(
+    uses.map((u) => (u.kind === 'mould' ? `${u.count} ${u.mould.name}` : `${u.coat} of ${u.piece}, whole ${u.whole}`)),
+    ['Seal of Next, whole true', '1 Coaster', '2 Pebble'],
+  );
+  assert.deepEqual(leftoverUses(2, resin, [], moulds), []);
+  assert.deepEqual(leftoverUses(50, { ...resin, id: 'other' }, [{ plan: waiting, pour: 0 }], []), []);
+});
+
+test('coming pours: what is dated first, without what was poured', () => {
+  const studio = sample();
+  const coming = comingPours(studio.pieces, studio.pours, {
+    ...means,
+    resins: studio.resins,
+    colourants: studio.colourants,
+    method: studio.method,
+  });
+  assert.deepEqual(
+    coming.slice(0, 4).map((c) => `${c.piece.name} ${c.pour + 1}`),
+    ['Kelp Cove I 1', 'Kelp Cove I 2', 'Kelp Cove I 3', 'Window-seat lid 1'],
+  );
+  assert.ok(!coming.some((c) => c.piece.id === 'jetty-rail'));
+  assert.ok(coming.find((c) => c.piece.id === 'ferry-tray')!.pour === 1);
+});
+
+test('the sample’s shelf: five pours deducted, nothing short', () => {
+  const studio = sample();
+  const shelf = shelfOf(studio.stock!, studio.pours, studio);
+  assert.deepEqual(shelf.short, []);
+  assert.ok(shelf.lines.find((l) => l.stock.id === 'slow-a-1')!.left < 1000);
+  assert.equal(shelf.lines.find((l) => l.stock.id === 'gloves-1')!.left, 100 - 62 - 5 * 4);
+});
+
+test('a price: materials, hours at the rate, overhead on both, and the margin on top', () => {
+  const shelf = ledger(
+    (['A', 'B'] as const).map((part) => ({
+      id: part,
+      name: part,
+      of: { kind: 'resin' as const, resinId: resin.id, part },
+      size: 1000,
+      unit: 'g' as const,
+      price: 30,
+      since: '2026-01-01',
+    })),
+    [],
+    empty,
+  );
+  const quote = quoteOf(panel, shelf, empty, startingPricing);
+  near(quote.materials, 0.03 * sum(panel.pours.flatMap((p) => p.batches.map((b) => b.grams))), 1e-9);
+  near(quote.labour, 25 * quote.totalHours, 1e-9);
+  near(quote.price, (quote.materials + quote.labour) * 1.15 * 1.2, 1e-9);
+  assert.ok(quote.waste > 0 && quote.waste < quote.materials);
+  assert.ok(quote.unpriced.length > 0, 'colourants and gesso have no price here');
+  const [preparing, first] = hoursOf(panel, method, pricingOf(empty.settings));
+  near(preparing!.hours, (25 + 3 * 10 + 15) / 60, 1e-9);
+  near(first!.hours, (panel.pours[0]!.steps.at(-1)!.at + 40) / 60, 1e-9);
+});
+
+test('drops of additive are counted into the white’s cup and off the shelf', () => {
+  const [, , waveId] = piece().coats.map((c) => c.id);
+  const helped = plan(withCoat(piece(), waveId!, (c) => ({ ...(c as WaveCoat), additive: 'silicone', additiveDrops: 2 })));
+  const white = helped.pours[0]!.batches[0]!.cups.find((c) => c.key.endsWith('/white'))!;
+  assert.deepEqual(white.made.additive, { name: 'silicone', drops: 2 });
+  near(takenByPour(helped.pours[0]!).find((t) => t.of.kind === 'supply' && t.of.supply === 'additive')!.amount, 0.1, 1e-12);
+});
