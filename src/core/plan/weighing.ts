@@ -57,14 +57,25 @@ function vessel(
   );
   return {
     k,
-    lines: lines.map((l, i) => {
-      const missing = wanted[i]! - (l.inside ?? 0);
-      const left = kept.has(l.key) || (l.inside !== undefined && missing <= slack[i]! + 1e-9) ? 0 : missing;
-      const over = (l.inside ?? 0) - l.planned > slack[i]! ? l.inside! - l.planned : 0;
-      return { ...l, wanted: wanted[i]!, left, over };
-    }),
+    lines: overOf(
+      lines.map((l, i) => {
+        const missing = wanted[i]! - (l.inside ?? 0);
+        const left = kept.has(l.key) || (l.inside !== undefined && missing <= slack[i]! + 1e-9) ? 0 : missing;
+        return { ...l, wanted: wanted[i]!, left };
+      }),
+      slack,
+    ),
   };
 }
+
+/** Says which lines are over while others still have to grow to them; once all are in proportion none is. */
+const overOf = (lines: Omit<WeighLine, 'over'>[], slack: number[]): WeighLine[] => {
+  const growing = lines.some((l) => l.left > 0);
+  return lines.map((l, i) => {
+    const more = (l.inside ?? 0) - l.planned;
+    return { ...l, over: growing && l.left === 0 && more > slack[i]! ? more : 0 };
+  });
+};
 
 /**
  * What is to be weighed for a batch, after what is in its vessels already. Nothing can be taken out again, so whatever is

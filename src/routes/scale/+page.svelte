@@ -100,11 +100,12 @@
   const partsIn = $derived(weighing?.error !== undefined && !weighing.lines.some((l) => (l.kind === 'A' || l.kind === 'B') && l.left > 0));
   const waiting = $derived(Boolean(pourId && session && partsIn && !mixed));
 
-  const free = (event: KeyboardEvent): boolean => !writing && !event.repeat && !(event.target instanceof HTMLButtonElement);
+  const free = (event: KeyboardEvent): boolean => !writing && !event.repeat;
   $effect(() =>
     tinykeys(window, {
       Space: (e) => {
-        if (!free(e)) return;
+        // on a button, space presses that
+        if (!free(e) || e.target instanceof HTMLButtonElement) return;
         e.preventDefault();
         if (waiting) void meet();
         else if (scale.reading && line) void take(scale.reading.grams);

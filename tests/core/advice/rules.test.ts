@@ -4,6 +4,7 @@ import {
   advise,
   batchOutlasts,
   batchSplit,
+  colourantOverOwn,
   cautionFor,
   cupTooBig,
   drawingAstray,
@@ -13,12 +14,13 @@ import {
   loadOverLimit,
   rawWoodUnprimed,
   whiteOffWindow,
+  whiteTwoWays,
   type Finding,
   type Rule,
 } from '#core/advice';
 import { withCoat, withFilm, withLoad, withShape, withoutCoat, type Coat, type Piece, type WaveCoat } from '#core/document';
 import type { Means } from '#core/plan';
-import { method, piece, plan, resin } from '../help';
+import { means, method, piece, plan, resin } from '../help';
 
 const ask = (rule: Rule, p: Piece = piece(), change: Partial<Means> = {}, measure: 'scale' | 'marked cups' = 'scale'): Finding[] =>
   rule({ plan: plan(p, change), measure });
@@ -70,15 +72,42 @@ test('cup too big: a coaster’s cup is not, and a panel’s is only noted', () 
 });
 
 test('a batch that was split says so once, with what one mixing would do; one that was not is quiet', () => {
-  const lid = withShape(panel, { kind: 'rectangle', width: 2000, height: 1500 });
-  const hot = { resins: [{ ...resin, gelMin: 150 }], roomC: 26 };
-  // the white of so long a shore heats itself while it rests, and no split of the batch cures that
-  quiet(ask(cupTooBig, lid, hot).filter((f) => f.severity !== 'note' && !f.where.cup?.startsWith(waveId)));
-  const found = ask(batchSplit, lid, hot).filter((f) => f.where.pour === 0);
+  const lid = withShape(panel, { kind: 'rectangle', width: 1200, height: 800 });
+  const warm = { roomC: 27 };
+  quiet(ask(cupTooBig, lid, warm).filter((f) => f.severity !== 'note'));
+  const found = ask(batchSplit, lid, warm).filter((f) => f.where.pour === 0);
   assert.equal(found.length, 1);
-  assert.match(found[0]!.says, /Coating resin is mixed in \d+ batches/);
-  assert.match(found[0]!.why, /would reach \d+ °C and begin to run away at \d+ min; it is emptied at \d+ min/);
+  assert.match(found[0]!.says, /Coating resin is mixed in 2 batches/);
+  assert.match(
+    found[0]!.why,
+    /left standing would reach \d+ °C and begin to run away at \d+ min; it is emptied at \d+ min, too near to that/,
+  );
   quiet(ask(batchSplit));
+});
+
+test('a colourant over what its own maker allows is warned of, though the resin would take it', () => {
+  const milky = withLoad(panel, waveId, 0, { colourantId: 'white-paste', load: 0.05 });
+  const strict = means.colourants.map((c) => (c.id === 'white-paste' ? { ...c, limit: 0.04 } : c));
+  const [found] = ask(colourantOverOwn, milky, { colourants: strict });
+  assert.match(found!.says, /White holds 5 % of White paste; its own maker allows 4 %/);
+  quiet(ask(colourantOverOwn, milky));
+});
+
+test('white by reach and by line more than two times apart is warned of, either way round', () => {
+  const wave = (part: Partial<WaveCoat>): Piece => withCoat(panel, waveId, (c) => ({ ...(c as WaveCoat), ...part }));
+  quiet(ask(whiteTwoWays));
+  const thick = ask(whiteTwoWays, wave({ lineHeight: 4 }))[0]!;
+  assert.match(thick.says, /The reach wants \d+(\.\d)? ml of white; the drawn line holds \d+(\.\d)? ml/);
+  assert.match(thick.fix, /fewer or thinner lines/);
+  assert.match(ask(whiteTwoWays, wave({ lines: 1, lineWidth: 3, lineHeight: 1 }))[0]!.fix, /another line/);
+});
+
+test('powders bring their mask to the mixing step', () => {
+  const mica = { ...means.colourants[0]!, id: 'mica', kind: 'mica powder' as const };
+  const pearly = withLoad(panel, waveId, 0, { colourantId: 'mica', load: 0.01 });
+  const step = plan(pearly).pours[0]!.steps[0]!;
+  assert.match(cautionFor(step, true, { piece: pearly }, [...means.colourants, mica])!, /fine-particle mask while they are dry/);
+  assert.doesNotMatch(cautionFor(step, true, { piece: panel }, means.colourants)!, /mask while/);
 });
 
 test('batch outlasts the working time: a wave planned past it', () => {

@@ -25,14 +25,14 @@ const grams = (taken: Taken[], kind: string): number =>
   sum(taken.filter((t) => `${t.of.kind}${t.of.kind === 'resin' ? t.of.part : ''}` === kind).map((t) => t.amount));
 const panel = plan();
 const batch = panel.pours[0]!.batches[0]!;
-const pourOf = (events: (Omit<PourEvent, 'seq' | 'at'> & Record<string, unknown>)[], p: Piece = piece()): Pour => ({
+const pourOf = (events: Record<string, unknown>[], p: Piece = piece()): Pour => ({
   id: 'pour',
   pieceId: p.id,
   coatIds: p.coats.slice(0, 3).map((c) => c.id),
   planned: { piece: p, resins: empty.resins, colourants: empty.colourants, room: empty.rooms[0]!, method },
   startedAt: '2026-11-01T10:00:00Z',
   roomC: 23,
-  events: events.map((e, i) => ({ ...e, seq: i + 1, at: `2026-11-01T10:${String(i).padStart(2, '0')}:00Z` })) as PourEvent[],
+  events: events.map((e, i) => ({ ...e, seq: i + 1, at: `2026-11-01T10:${String(i).padStart(2, '0')}:00Z` })) as unknown as PourEvent[],
 });
 const used = (pour: Pour) => usedBy(readSession(pour, planOfPour(pour)), []);
 

@@ -92,7 +92,9 @@
     globalFilterFn: (row: { original: T }, _: string, wanted: string) =>
       columns.some((column) => cellText(column, row.original).toLowerCase().includes(String(wanted).trim().toLowerCase())),
   });
-  const found = $derived(table.getRowModel().rows.map((row) => row.original as T));
+  // the table wraps what it is given; what is stored must be the rows themselves
+  const byId = $derived(new Map(rows.map((row) => [row.id, row])));
+  const found = $derived(table.getRowModel().rows.flatMap((row) => byId.get(row.id) ?? []));
   const shown = $derived(all ? found : found.slice(0, SHOWN));
   const sortOf = (id: string) => sorting.find((s) => s.id === id);
   const said = (id: string) => (sortOf(id) ? (sortOf(id)!.desc ? 'descending' : 'ascending') : 'none');
