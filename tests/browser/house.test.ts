@@ -96,7 +96,7 @@ visit('keyboard reaches the whole job of the piece screen', {}, async ({ page, b
   await page.goto(`${base}/pieces/kelp-cove-1`);
   await page.getByRole('heading', { name: 'Kelp Cove I' }).waitFor();
   const reached = new Set<string>();
-  for (let i = 0; i < 60; i++) {
+  for (let i = 0; i < 80; i++) {
     await page.keyboard.press('Tab');
     reached.add(
       (await page.evaluate('document.activeElement.getAttribute("aria-label") ?? document.activeElement.textContent.trim()')) as string,

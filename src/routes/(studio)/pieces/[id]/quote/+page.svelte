@@ -121,7 +121,7 @@
         </Scrolled>
       </Sheet>
       <Scrolled label="What is printed" class="flex flex-col *:mx-auto print:block print:overflow-visible">
-        ${full}`}<PaperPage {paper} label="Quote for {piece.name}"><QuoteSheet {plan} {quote} {settings} {full} /></PaperPage>
+        <PaperPage {paper} label="Quote for {piece.name}"><QuoteSheet {plan} {quote} {settings} {full} /></PaperPage>
       </Scrolled>
     </div>
   </main>
