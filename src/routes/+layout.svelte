@@ -1,8 +1,8 @@
 <script lang="ts">
   import '../app.css';
   import { onMount, type Snippet } from 'svelte';
-  import { Toaster } from 'svelte-sonner';
   import { isStarted } from '$lib/store/studio';
+  import { said } from '$lib/ui/said.svelte';
   import { failureSays } from '$lib/store/failure';
 
   let { children }: { children: Snippet } = $props();
@@ -13,6 +13,8 @@
     try {
       if (!(await isStarted())) await (await import('$lib/store/transfer')).firstStart();
       ready = true;
+      // fetched while there is time, so that a failure can be told even when the server is gone
+      setTimeout(() => void said.ready(), 3000);
     } catch (error) {
       console.error(error);
       failed = failureSays(error);
@@ -30,4 +32,4 @@
 {:else}
   <main class="p-8 text-soft" aria-busy="true">Opening the studio.</main>
 {/if}
-<Toaster position="top-center" closeButton />
+{#if said.Toaster}<said.Toaster position="top-center" closeButton />{/if}

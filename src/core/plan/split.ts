@@ -87,6 +87,18 @@ function divided(resin: Resin, units: Unit[], coats: CoatPlan[], bench: Bench): 
   return groups;
 }
 
+/** One mixing to be: a resin's cups, and what a larger one would have strained. */
+interface Group {
+  resin: Resin;
+  cups: Cup[];
+  because?: Strain;
+}
+
+function assembled(groups: Group[], laid: CoatPlan[], bench: Bench): Mixed {
+  const batches = groups.map(({ resin, cups, because }) => ({ ...planBatch(resin, cups, laid, bench), ...(because && { because }) }));
+  return { batches, steps: planSteps(laid, batches, bench.method), laid };
+}
+
 /**
  * Mixes coats: each resin at once, or in as many batches as it takes for none to heat itself past use before it is
  * emptied nor to outlast its working time.
@@ -94,22 +106,24 @@ function divided(resin: Resin, units: Unit[], coats: CoatPlan[], bench: Bench): 
  * @param resins whose order the batches follow
  */
 export function mixed(coats: CoatPlan[], resins: Resin[], bench: Bench): Mixed {
-  const groups: { resin: Resin; cups: Cup[]; because?: Strain }[] = [];
+  const runs = resins.flatMap((resin) =>
+    runsOf(coats.filter((c) => c.coat.resinId === resin.id && c.cups.length)).map((run) => ({ resin, run, units: unitsOf(run) })),
+  );
+  const groups = runs.map(({ resin, units }): Group => ({ resin, cups: units.flat() }));
+  const whole = assembled(groups, coats, bench);
+  if (bench.method.batches !== 'split when needed') return whole;
+  const worst = whole.batches.map((batch, i) => strainsOf(batch, i, whole.steps, bench, IN_HAND)[0]);
+  if (worst.every((strain) => !strain)) return whole;
+
   let laid = coats;
-  for (const resin of resins)
-    for (const run of runsOf(coats.filter((c) => c.coat.resinId === resin.id && c.cups.length))) {
-      const units = unitsOf(run);
-      const worst = bench.method.batches === 'split when needed' ? strainsAlone(resin, units.flat(), run, bench)[0] : undefined;
-      if (!worst) {
-        groups.push({ resin, cups: units.flat() });
-        continue;
-      }
-      const smaller = units.map((unit) => portioned(resin, unit, run, bench));
-      const portions = new Map(smaller.flatMap((of, i) => (of.length > 1 ? [[units[i]![0]!.key, of.flat()] as const] : [])));
-      laid = replaced(laid, portions);
-      const split = divided(resin, smaller.flat(), replaced(run, portions), bench);
-      groups.push(...split.map((cups) => ({ resin, cups, ...(split.length > 1 && { because: worst }) })));
-    }
-  const batches = groups.map(({ resin, cups, because }) => ({ ...planBatch(resin, cups, laid, bench), ...(because && { because }) }));
-  return { batches, steps: planSteps(laid, batches, bench.method), laid };
+  const split = runs.flatMap(({ resin, run, units }, i): Group[] => {
+    const because = worst[i];
+    if (!because) return [groups[i]!];
+    const smaller = units.map((unit) => portioned(resin, unit, run, bench));
+    const portions = new Map(smaller.flatMap((of, k) => (of.length > 1 ? [[units[k]![0]!.key, of.flat()] as const] : [])));
+    laid = replaced(laid, portions);
+    const parts = divided(resin, smaller.flat(), replaced(run, portions), bench);
+    return parts.map((cups) => ({ resin, cups, ...(parts.length > 1 && { because }) }));
+  });
+  return assembled(split, laid, bench);
 }

@@ -1,10 +1,10 @@
 <script lang="ts">
-  import { toast } from 'svelte-sonner';
   import { writeProblem, type Problem, type Studio } from '#core/document';
   import { hasBefore } from '$lib/store/studio';
   import { Live } from '$lib/store/live.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
+  import { said } from '$lib/ui/said.svelte';
   import { savedAs } from '$lib/ui/saved';
   import Confirm from '$lib/ui/Confirm.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
@@ -63,7 +63,7 @@
       else await bringBack();
     });
     busy = false;
-    if (stored) toast.success('The studio was replaced. The one from before can be brought back here.');
+    if (stored) await said.done('The studio was replaced. The one from before can be brought back here.');
   }
 </script>
 

@@ -23,7 +23,6 @@
   import LiveField from '$lib/ui/LiveField.svelte';
   import SchoolField from '$lib/ui/SchoolField.svelte';
   import CoatPart from './CoatPart.svelte';
-  import WavePart from './WavePart.svelte';
   import type { PieceEditor } from './editor.svelte';
 
   /** What one coat is planned with: its film or its line, how it is laid, where, and after what. */
@@ -47,7 +46,7 @@
 
 <div class="flex flex-col gap-1 px-3 pb-2">
   {#if coat.kind === 'wave'}
-    <WavePart {plan} {coat} {change} {set} />
+    {#await import('./WavePart.svelte') then { default: WavePart }}<WavePart {plan} {coat} {change} {set} />{/await}
   {:else if coat.kind === 'top'}
     <LiveField
       narrow

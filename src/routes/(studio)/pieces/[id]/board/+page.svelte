@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { toast } from 'svelte-sonner';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { limits, withDrawnSea, withShape, type BoardAnswers, type Piece, type Sea } from '#core/document';
@@ -10,6 +9,7 @@
   import { Live } from '$lib/store/live.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
+  import { said } from '$lib/ui/said.svelte';
   import Confirm from '$lib/ui/Confirm.svelte';
   import BoardForm from '../../BoardForm.svelte';
 
@@ -75,7 +75,7 @@
     if (!piece || !(await attempt(() => removePiece(piece)))) return;
     const { id: removed, name } = piece;
     await goto('/pieces');
-    toast(`${name} was removed.`, {
+    void said.done(`${name} was removed.`, {
       duration: 15_000,
       action: { label: 'Bring it back', onClick: () => void attempt(() => undo(removed)) },
     });
