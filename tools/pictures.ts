@@ -25,6 +25,10 @@ for (const [path, name] of [
   ['/pieces/new', 'new-piece'],
   ['/pieces/kelp-cove-1/print', 'piece-sheet'],
   ['/pieces/jetty-rail/print?what=template', 'template'],
+  ['/mix?with=kelp-cove-1:0,kelp-cove-2:0,kelp-cove-3:0', 'mix'],
+  ['/mix/sheet?with=kelp-cove-1:0', 'mix-sheet'],
+  ['/shelf', 'shelf'],
+  ['/pieces/kelp-cove-1/quote', 'quote'],
   ['/settings', 'settings'],
   ['/log/pour-3', 'log'],
 ] as const) {
@@ -80,6 +84,19 @@ for (const words of ['Lay the beach', 'Lay Deep', 'Lay Offshore', 'Lay Mid', 'La
 }
 await page.getByText('Lay the clear line').waitFor();
 await picture('pour');
+
+/** A weighing in which A went over: what B wants now. */
+await page.goto(`${base}/scale?with=kelp-cove-1:0&batch=0`);
+await page.getByRole('button', { name: 'Read the scale' }).click();
+await page.getByPlaceholder('126.9 g').fill('141.2');
+await page.keyboard.press('Enter');
+await page.getByText('A is 14.3 g over').waitFor();
+const stream = page.getByRole('button', { name: 'Pour', exact: true });
+await stream.dispatchEvent('pointerdown');
+await page.waitForTimeout(6000);
+await page.evaluate(() => dispatchEvent(new PointerEvent('pointerup')));
+await page.getByText('at rest').waitFor();
+await picture('scale');
 
 await browser.close();
 server.close();

@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { openStudio, writeProblem } from '#core/document';
-import { pieceReport } from '#core/report';
+import { pieceReport, shelfReport } from '#core/report';
 
 function stop(says: string): never {
   console.error(says);
@@ -27,4 +27,6 @@ const pieces = studio.pieces.filter((p) => !values.piece || p.name === values.pi
 if (values.piece && !pieces.length)
   stop(`No piece is called “${values.piece}”. There are: ${studio.pieces.map((p) => p.name).join(', ')}.`);
 const offset = -new Date(now).getTimezoneOffset();
-console.log(JSON.stringify({ pieces: pieces.map((piece) => pieceReport(piece, studio, now, offset)) }, null, 2));
+console.log(
+  JSON.stringify({ pieces: pieces.map((piece) => pieceReport(piece, studio, now, offset)), shelf: shelfReport(studio, now) }, null, 2),
+);

@@ -83,3 +83,26 @@ visit('a plan of twelve coats still fits its one page', {}, async ({ page, base 
   const last = (await page.getByText('The product’s safety sheet decides').boundingBox())!;
   assert.ok(last.y + last.height < sheet.y + sheet.height, 'its last line is on the page');
 });
+
+visit('a mix sheet is one page for a pour, and for three pieces in two batches; a quote is one page too', {}, async ({ page, base }) => {
+  for (const query of ['kelp-cove-1:0', 'kelp-cove-1:0,kelp-cove-2:0,kelp-cove-3:0', 'window-seat-lid:1']) {
+    await page.goto(`${base}/mix/sheet?with=${query}`);
+    const sheet = page.getByRole('article', { name: /^Mix sheet of/ });
+    await sheet.waitFor();
+    await page.waitForTimeout(400);
+    assert.deepEqual(sizes(await page.pdf(printed)), [[210, 297]], query);
+    const box = (await sheet.boundingBox())!;
+    const last = (await page.getByText('Never leave a full cup standing').boundingBox())!;
+    assert.ok(last.y + last.height < box.y + box.height, 'its last line is on the page');
+  }
+  await page.goto(`${base}/mix/sheet?with=kelp-cove-1:0`);
+  // read from two steps away: the two weights are some 9 mm high
+  const weight = page.getByText('A 126.9 g');
+  assert.ok((await weight.evaluate((e) => parseFloat(getComputedStyle(e).fontSize))) >= 34);
+  await page.goto(`${base}/pieces/kelp-cove-1/quote`);
+  await page.getByLabel('show how it comes about').check();
+  await page.waitForTimeout(400);
+  assert.deepEqual(sizes(await page.pdf(printed)), [[210, 297]]);
+  await page.goto(`${base}/mix/sheet?with=gone:0`);
+  await page.getByText('There is nothing to mix here').waitFor();
+});

@@ -1,2 +1,3 @@
 /** A studio's plans as plain data: what the screens show, for the command line and for scripts. */
 export * from './report';
+export * from './shelf';

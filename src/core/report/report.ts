@@ -1,4 +1,4 @@
-import { advise, type Finding } from '#core/advice';
+import { advise, writeStrain, type Finding } from '#core/advice';
 import type { Piece, Studio } from '#core/document';
 import { coverage } from '#core/mix';
 import {
@@ -14,9 +14,9 @@ import {
 } from '#core/plan';
 import { workAfter, workBefore, type Work } from '#core/prepare';
 import { standingOf } from '#core/record';
+import { r } from './rounded';
+import { quoteReport } from './shelf';
 
-/** Figures are rounded to a thousandth of their unit, so that equal plans print equal text. */
-const r = (value: number): number => Math.round(value * 1000) / 1000;
 const span = ({ from, until }: { from: number; until: number }): [number, number] => [r(from), r(until)];
 
 function cupReport(cup: Cup) {
@@ -24,6 +24,7 @@ function cupReport(cup: Cup) {
     cup: cup.name,
     areaCm2: r(cup.area / 100),
     neededMl: r(cup.needed),
+    ...(cup.makeup.heldBack > 0 && { heldBackMl: r(cup.makeup.heldBack) }),
     ml: r(cup.ml),
     aMl: r(cup.parts.aMl),
     bMl: r(cup.parts.bMl),
@@ -46,6 +47,7 @@ function batchReport(batch: Batch) {
   const w = batch.windows;
   return {
     resin: batch.resin.name,
+    ...(batch.because && { because: writeStrain(batch.because) }),
     ml: r(batch.ml),
     aMl: r(batch.parts.aMl),
     bMl: r(batch.parts.bMl),
@@ -142,6 +144,7 @@ export function pieceReport(piece: Piece, studio: Studio, now: number, offset: n
       until: new Date(s.until).toISOString(),
       planned: s.planned,
     })),
+    quote: quoteReport(plan, studio),
     advice: advise({ plan, measure: studio.settings.measure }).map(adviceReport),
   };
 }

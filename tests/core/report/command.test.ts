@@ -23,6 +23,23 @@ test('the report of a piece is its plan, rounded', () => {
   assert.ok(report.calendar.every((s) => s.planned));
 });
 
+test('the report prices a piece and says why a resin is mixed twice', () => {
+  const studio = sample();
+  const report = (name: string) =>
+    pieceReport(
+      studio.pieces.find((p) => p.name === name)!,
+      studio,
+      now,
+      0,
+    );
+  const { quote } = report('Kelp Cove I');
+  near(quote.price, (quote.materials + quote.labour + quote.overhead) * 1.2, 0.01);
+  assert.deepEqual(quote.unpriced, ['stones']);
+  const [first] = report('Jetty rail').pours[0]!.batches;
+  assert.match(first!.because!, /begin to run away/);
+  assert.equal(report('Kelp Cove I').pours[0]!.batches[0]!.because, undefined);
+});
+
 test('the report says what is done before and after, how high it stands and what it weighs', () => {
   const studio = sample();
   const report = (name: string) =>
@@ -53,6 +70,11 @@ test('the command prints the studio as JSON, and one piece when asked', () => {
     }),
   );
   assert.equal(all.pieces.length, sample().pieces.length);
+  assert.equal(all.shelf.containers.length, sample().stock!.length);
+  assert.deepEqual(
+    all.shelf.toBuy.map((b: { what: string }) => b.what),
+    ['gloves', 'stones'],
+  );
   const one = JSON.parse(plan('src/demo/studio.json', '--piece', 'Ferry tray', '--now', '2026-11-25T13:36:00Z').stdout);
   assert.deepEqual(
     one.pieces.map((p: { piece: string }) => p.piece),

@@ -1,0 +1,48 @@
+import { pricingOf, type Studio } from '#core/document';
+import type { PiecePlan } from '#core/plan';
+import { comingPours, itemName, quoteOf, shelfOf, toBuy, type Ledger, type Quote } from '#core/stock';
+import { r } from './rounded';
+
+/** The shelf after every finished pour, as every report of a studio reads it. */
+export const ledgerOf = (studio: Studio): Ledger => shelfOf(studio.stock ?? [], studio.pours, studio);
+
+/** What a piece costs and asks for, rounded. */
+export function quoteReport(plan: PiecePlan, studio: Studio) {
+  const quote: Quote = quoteOf(plan, ledgerOf(studio), studio, pricingOf(studio.settings));
+  return {
+    currency: pricingOf(studio.settings).currency,
+    materials: r(quote.materials),
+    waste: r(quote.waste),
+    hours: quote.hours.map((h) => ({ does: h.does, hours: r(h.hours) })),
+    labour: r(quote.labour),
+    overhead: r(quote.overhead),
+    margin: r(quote.margin),
+    price: r(quote.price),
+    unpriced: quote.unpriced.map((t) => itemName(t.of, studio)),
+  };
+}
+
+/** What is left in each container, and what the coming pours want bought. @param now ms since 1970 */
+export function shelfReport(studio: Studio, now: number) {
+  const shelf = ledgerOf(studio);
+  const room = studio.rooms.find((x) => x.id === studio.settings.roomId) ?? studio.rooms[0]!;
+  const means = { resins: studio.resins, colourants: studio.colourants, method: studio.method, roomC: room.dayC };
+  const wanted = comingPours(studio.pieces, studio.pours, means).flatMap((c) => c.taken);
+  return {
+    containers: shelf.lines.map(({ stock, left }) => ({
+      what: itemName(stock.of, studio),
+      container: stock.name,
+      left: r(left),
+      unit: stock.unit,
+    })),
+    short: shelf.short.map((s) => ({ what: itemName(s.of, studio), amount: r(s.amount), unit: s.unit, piece: s.piece })),
+    toBuy: toBuy(wanted, shelf, studio, new Date(now).toISOString().slice(0, 10))
+      .filter((b) => b.missing > 0)
+      .map((b) => ({
+        what: itemName(b.wanted.of, studio),
+        missing: r(b.missing),
+        unit: b.wanted.unit,
+        ...(b.packs && { packs: b.packs.count, of: b.packs.stock.name, price: r(b.packs.price) }),
+      })),
+  };
+}

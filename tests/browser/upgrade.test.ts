@@ -1,0 +1,69 @@
+import assert from 'node:assert/strict';
+import { readFileSync } from 'node:fs';
+import type { Studio } from '#core/document';
+import { exportStudio, plainServer, visit } from './help';
+
+const sample = JSON.parse(readFileSync(new URL('../../src/demo/studio.json', import.meta.url), 'utf8')) as Studio;
+
+/** A browser as it was left by the version that had no shelf: its tables, its one edit of a piece, nothing more. */
+function older(studio: Studio): Promise<void> {
+  return new Promise((resolve, reject) => {
+    const request = indexedDB.open('nerite', 10);
+    request.onerror = () => reject(new Error('no database'));
+    request.onupgradeneeded = () => {
+      const db = request.result;
+      for (const name of ['pieces', 'resins', 'colourants', 'rooms']) db.createObjectStore(name, { keyPath: 'id' });
+      db.createObjectStore('pours', { keyPath: 'id' }).createIndex('pieceId', 'pieceId');
+      db.createObjectStore('events', { keyPath: ['pourId', 'seq'] }).createIndex('pourId', 'pourId');
+      db.createObjectStore('kept', { keyPath: 'name' });
+      db.createObjectStore('edits', { keyPath: 'id', autoIncrement: true }).createIndex('pieceId', 'pieceId');
+    };
+    request.onsuccess = () => {
+      const db = request.result;
+      const all = db.transaction([...db.objectStoreNames], 'readwrite');
+      const put = (table: string, rows: unknown[]) => rows.forEach((row) => all.objectStore(table).put(row));
+      put('pieces', studio.pieces);
+      put('resins', studio.resins);
+      put('colourants', studio.colourants);
+      put('rooms', studio.rooms);
+      put('kept', [
+        { name: 'settings', value: studio.settings },
+        { name: 'method', value: studio.method },
+      ]);
+      const after = studio.pieces.find((p) => p.id === 'kelp-cove-1')!;
+      put('edits', [
+        {
+          pieceId: after.id,
+          label: 'Rename the piece',
+          before: { ...after, name: 'Kelp Cove the first' },
+          after,
+          undone: 0,
+          at: Date.now(),
+        },
+      ]);
+      all.oncomplete = () => {
+        db.close();
+        resolve();
+      };
+    };
+  });
+}
+
+visit(
+  'a browser from before the shelf keeps everything, gets cups to mix in, and can still undo',
+  { server: plainServer, allow: /404/ },
+  async ({ page, base }) => {
+    await page.goto(`${base}/api/health`);
+    await page.evaluate(older, sample);
+    await page.goto(`${base}/pieces/kelp-cove-1`);
+    await page.getByRole('heading', { name: 'Kelp Cove I' }).waitFor();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('heading', { name: 'Kelp Cove the first' }).waitFor();
+    await page.goto(`${base}/shelf?view=cups`);
+    await page.getByRole('button', { name: 'name: 300 ml cup' }).waitFor();
+    const studio = JSON.parse(await exportStudio(page, base)) as Studio;
+    assert.equal(studio.pieces.length, sample.pieces.length);
+    assert.equal(studio.vessels!.length, 4);
+    assert.deepEqual(studio.stock, []);
+  },
+);
