@@ -80,6 +80,7 @@ visit('an empty table of pours says what to do', {}, async ({ page, base }) => {
 
 visit('a quote: hours and materials to a price, by the studio’s own rate, on one page', {}, async ({ page, base }) => {
   await page.goto(`${base}/pieces/kelp-cove-1`);
+  await page.getByRole('link', { name: 'Print' }).click();
   await page.getByRole('link', { name: 'Quote' }).click();
   const price = async (): Promise<number> => Number((await page.getByTestId('price').innerText()).split(' ')[0]);
   await page.getByTestId('price').waitFor();
@@ -107,3 +108,35 @@ visit('white both ways, the texture of sand, and an additive’s cost beside the
   await page.getByRole('combobox', { name: 'texture' }).selectOption('coarse');
   await page.getByText(/by weight; it takes 4[5-9](\.\d)? % of the volume/).waitFor();
 });
+
+visit(
+  'how much is held back, and whether a batch may be split, are the studio’s own; a cup’s marks say how high to fill it',
+  {},
+  async ({ page, base }) => {
+    await page.goto(`${base}/settings`);
+    await page.getByLabel('Held back of every tint').fill('10 %');
+    await page.getByLabel('Spare').click();
+    await page.getByRole('combobox', { name: 'run-off' }).selectOption('caught');
+    await page.getByRole('combobox', { name: 'batches' }).selectOption('always one');
+    await page.goto(`${base}/mix?with=kelp-cove-1:0,kelp-cove-2:0,kelp-cove-3:0`);
+    const told = () => page.getByRole('main').locator('p').first().innerText();
+    await until(told, (t) => / ml in 1 batch$/.test(t), 'one mixing, as asked');
+    await page.getByText('drips off and is caught').waitFor();
+    const [deep] = await table(page, 'cups').getByRole('row', { name: /Deep/ }).allInnerTexts();
+    const [, amount, , kept] = deep!
+      .replace(/\n+/g, '\t')
+      .split('\t')
+      .filter((t) => /^[\d.]+$/.test(t))
+      .map(Number);
+    assert.ok(Math.abs(kept! / amount! - 0.1 / 1.12) < 0.02, `${kept} ml of ${amount} ml is kept`);
+
+    await page.goto(`${base}/mix?with=kelp-cove-1:0`);
+    await page.getByRole('tab', { name: 'By marked cups' }).click();
+    await page.getByRole('combobox', { name: 'each part in' }).selectOption('Plain tumbler');
+    await page.getByRole('row', { name: /^filled to 4\d mm 4\d mm$/ }).waitFor();
+    await page.getByRole('combobox', { name: 'each part in' }).selectOption('300 ml cup');
+    await page.getByText(/Lines 10 ml apart: the ratio is exact, and [\d.]+ ml more is mixed\./).waitFor();
+    await page.getByRole('combobox', { name: 'each part in' }).selectOption('30 ml cup');
+    await page.getByText(/It holds 30 ml: fill it 4 times/).waitFor();
+  },
+);

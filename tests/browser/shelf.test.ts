@@ -149,3 +149,34 @@ visit('a container added, filled in, and taken away again', {}, async ({ page, b
   await page.getByRole('button', { name: /^Remove White paste, New container/ }).click();
   await page.getByText('Nothing here has “New container” in it.').waitFor();
 });
+
+visit('more taken than any container held is said, with the way to put it right', {}, async ({ page, base }) => {
+  await page.goto(`${base}/shelf`);
+  await page.getByRole('searchbox').fill('Thick art A');
+  await page.getByText('1 of 21').waitFor();
+  await page.getByRole('button', { name: /^bought: / }).click();
+  const bought = page.getByRole('textbox', { name: 'bought' });
+  await bought.fill('yesterday');
+  await bought.press('Enter');
+  await page.getByText('“yesterday” is no date. Write it as 2026-11-25, or leave it empty.').waitFor();
+  await bought.fill('2099-01-01');
+  await bought.press('Enter');
+  await page.getByText(/Taken beyond what was there: \d+ g of Thick art A for Ferry tray/).waitFor();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByText('Taken beyond what was there').waitFor({ state: 'detached' });
+});
+
+visit('a change on the shelf in one window shows in another, and in what a mix costs', {}, async ({ page, base, context }) => {
+  await page.goto(`${base}/mix?with=kelp-cove-1:2`);
+  await page.getByText('Kelp Cove I · 111 ml in 1 batch').waitFor();
+  const cost = async (): Promise<number> =>
+    parseFloat(await page.getByRole('region', { name: 'Cost and what is left' }).locator('header p').innerText());
+  const before = await cost();
+  const other = await context.newPage();
+  await other.goto(`${base}/shelf`);
+  await other.getByRole('searchbox').fill('Slow coating A');
+  await other.getByRole('button', { name: 'price: 31.00 EUR' }).first().click();
+  await other.getByRole('textbox', { name: 'price' }).fill('62');
+  await other.keyboard.press('Enter');
+  await until(cost, (c) => c > before + 1, 'a dearer can, a dearer pour');
+});

@@ -77,3 +77,17 @@ export const laidOn = (scale: SimulatedScale, grams: number): SimulatedScale => 
   load: Math.max(0, scale.load + grams),
   stillSince: scale.time,
 });
+
+/** What a hand does at the scale. */
+export type HandMove = { does: 'tare' } | { does: 'pour'; rate: number } | { does: 'put'; grams: number };
+
+export function moved(scale: SimulatedScale, move: HandMove): SimulatedScale {
+  switch (move.does) {
+    case 'tare':
+      return tared(scale);
+    case 'pour':
+      return poured(scale, move.rate);
+    case 'put':
+      return laidOn(scale, move.grams);
+  }
+}

@@ -1,6 +1,6 @@
-import type { ScaleReading } from '#core/simulate';
+import type { HandMove, ScaleReading } from '#core/simulate';
 
-export type { ScaleReading };
+export type { HandMove, ScaleReading };
 
 /** A scale as the app sees one, whatever stands behind it. */
 export interface Scale {
@@ -9,9 +9,6 @@ export interface Scale {
   open: (onreading: (reading: ScaleReading) => void, onlost: (says: string) => void) => () => void;
   tare: () => Promise<void>;
 }
-
-/** What a hand does at the simulated scale. */
-export type HandMove = { does: 'tare' } | { does: 'pour'; rate: number } | { does: 'put'; grams: number };
 
 /** A simulated scale, with the hand that pours onto it. */
 export interface HandScale extends Scale {

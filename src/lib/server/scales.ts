@@ -1,4 +1,4 @@
-import { advance, laidOn, newScale, poured, shows, tared, type ScaleReading, type SimulatedScale } from '#core/simulate';
+import { advance, moved, newScale, shows, type HandMove, type ScaleReading, type SimulatedScale } from '#core/simulate';
 
 /** Simulated scales on their benches, one for each browser window that asked for one; forgotten when nobody listens. */
 interface Bench {
@@ -44,13 +44,9 @@ function tick(bench: Bench): void {
   bench.listeners.forEach((heard) => heard(reading));
 }
 
-export type Move = { does: 'tare' } | { does: 'pour'; rate: number } | { does: 'put'; grams: number };
-
 /** @returns false where nobody listens to that scale */
-export function moved(id: string, move: Move): boolean {
+export function handle(id: string, move: HandMove): boolean {
   const bench = benches.get(id);
-  if (!bench) return false;
-  const { scale } = bench;
-  bench.scale = move.does === 'tare' ? tared(scale) : move.does === 'pour' ? poured(scale, move.rate) : laidOn(scale, move.grams);
-  return true;
+  if (bench) bench.scale = moved(bench.scale, move);
+  return bench !== undefined;
 }

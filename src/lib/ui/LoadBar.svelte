@@ -8,7 +8,7 @@
 </script>
 
 <span class="inline-flex items-center gap-1.5 whitespace-nowrap">
-  <span class="w-12 text-right {over ? 'font-bold text-buoy' : ''}">{load > 0 ? writeShare(load) : '–'}</span>
+  <span class="w-11 text-right {over ? 'font-bold text-buoy' : ''}">{load > 0 ? writeShare(load) : '–'}</span>
   <svg viewBox="0 0 44 12" class="h-3 w-11" role="img" aria-label="{plain((100 * load) / limit, 0)} % of the {writeShare(limit)} limit">
     <rect x="0" y="3" width="44" height="6" class="fill-rule" />
     <rect x="0" y="3" width={44 * share} height="6" class={over ? 'fill-buoy' : 'fill-ink'} />

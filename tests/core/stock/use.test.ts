@@ -16,6 +16,7 @@ import {
   takenByCup,
   takenByPour,
   usedBy,
+  usesOf,
   wasted,
   type Taken,
 } from '#core/stock';
@@ -173,4 +174,28 @@ test('drops of additive are counted into the white’s cup and off the shelf', (
   const white = helped.pours[0]!.batches[0]!.cups.find((c) => c.key.endsWith('/white'))!;
   assert.deepEqual(white.made.additive, { name: 'silicone', drops: 2 });
   near(takenByPour(helped.pours[0]!).find((t) => t.of.kind === 'supply' && t.of.supply === 'additive')!.amount, 0.1, 1e-12);
+});
+
+test('what a pour took is reckoned once, and anew only when something was added to it', () => {
+  const pour = pourOf([{ kind: 'mixed', batch: 0, aG: 100, bG: 85 }]);
+  assert.deepEqual(usesOf([pour]), [], 'it is under way');
+  const done: Pour = { ...pour, events: [...pour.events, { kind: 'done', seq: 2, at: '2026-11-01T11:00:00Z' }] };
+  const [first] = usesOf([done]);
+  assert.equal(first!.at, Date.parse('2026-11-01T11:00:00Z'));
+  assert.equal(usesOf([done])[0], first, 'kept');
+  const undone: Pour = { ...done, events: [...done.events, { kind: 'undone', undoes: 2, seq: 3, at: '2026-11-01T11:01:00Z' }] };
+  assert.deepEqual(usesOf([undone]), [], 'taken back, it is on the shelf again');
+});
+
+test('only the first pour of a piece takes its primer', () => {
+  const done = (id: string, day: string): Pour => ({
+    ...pourOf([{ kind: 'mixed', batch: 0 }, { kind: 'done' }]),
+    id,
+    startedAt: `2026-11-${day}T10:00:00Z`,
+  });
+  const gesso = (taken: Taken[]): number =>
+    sum(taken.filter((t) => t.of.kind === 'supply' && t.of.supply === 'gesso').map((t) => t.amount));
+  const [later, earlier] = usesOf([done('later', '09'), done('earlier', '08')]);
+  assert.equal(gesso(later!.taken), 0);
+  assert.ok(gesso(earlier!.taken) > 0);
 });

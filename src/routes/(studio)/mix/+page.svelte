@@ -65,14 +65,16 @@
     {/if}
   </div>
   {#if coming && settings && shelf && shared.means && shared.pieces}
-    <div class="grid min-h-0 grow gap-3 lg:grid-cols-[minmax(180px,215px)_minmax(0,1fr)_minmax(260px,290px)] lg:grid-rows-[minmax(0,1fr)]">
+    <div
+      class="grid min-h-0 grow grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[minmax(180px,200px)_minmax(0,1fr)_minmax(260px,275px)] lg:grid-rows-[minmax(0,1fr)]"
+    >
       <Choosing {coming} {chosen} onchoose={choose} />
       {#if together && batch}
-        <div class="flex min-h-0 flex-col gap-3">
+        <div class="flex min-h-0 min-w-0 flex-col gap-3">
           <Batches {together} picked={number} onpick={(i) => (picked = i)} />
           <CupTable {together} {vessels} {shelf} />
         </div>
-        <div class="flex min-h-0 flex-col gap-3">
+        <div class="flex min-h-0 min-w-0 flex-col gap-3">
           <Measuring {batch} {vessels} />
           <Afterwards {together} {batch} {number} {coming} {vessels} {shelf} />
         </div>

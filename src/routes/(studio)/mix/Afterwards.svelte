@@ -79,7 +79,7 @@
         {#if uses.length}<b>Left over, about {volume(left)}:</b> {uses.map(said).join('; ')}. While it can still be worked.
         {:else if left > 0}Left over about {volume(left)}. No mould on the shelf is so small, and no base of {batch.resin.name} waits.{/if}
       </p>
-      {#each together.batches.length > 1 ? [] : coats.filter((c) => c.coat.cups.length) as { coat, plan } (`${plan.piece.id} ${coat.coat.id}`)}
+      {#each coats.filter((c) => c.coat.cups.length) as { coat, plan } (`${plan.piece.id} ${coat.coat.id}`)}
         <p class="flex justify-between gap-2 border-t border-rule pt-1">
           <span>{coat.number} {coat.name}{together.chosen.length > 1 ? ` · ${plan.piece.name}` : ''}</span><span
             class="whitespace-nowrap text-soft"

@@ -79,7 +79,8 @@
   </span>
 {/snippet}
 {#snippet contents(r: Row)}
-  {#each writeContents(r.cup) as part, i (i)}<span class="block text-[13px]">{part}</span>{:else}<span class="text-soft">clear</span>{/each}
+  {#each writeContents(r.cup) as part, i (i)}<span class="block text-[12.5px]">{part}</span>{:else}<span class="text-soft">clear</span
+    >{/each}
 {/snippet}
 {#snippet vessel(r: Row)}<span class="whitespace-nowrap {r.vessel ? '' : 'text-warn'}">{r.vessel?.name ?? 'none so large'}</span>{/snippet}
 {#snippet load(r: Row)}<LoadBar load={r.cup.load} limit={r.cup.limit} />{/snippet}

@@ -1,5 +1,6 @@
 import { error, json } from '@sveltejs/kit';
-import { listen, moved, type Move } from '$lib/server/scales';
+import type { HandMove } from '#core/simulate';
+import { handle, listen } from '$lib/server/scales';
 
 const named = (id: unknown): id is string => typeof id === 'string' && /^[0-9a-f-]{8,64}$/.test(id);
 const within = (value: unknown, min: number, max: number): value is number => typeof value === 'number' && value >= min && value <= max;
@@ -21,7 +22,7 @@ export function GET({ url }) {
   return new Response(stream, { headers: { 'content-type': 'text/event-stream', 'cache-control': 'no-store' } });
 }
 
-function moveOf(body: Record<string, unknown>): Move | undefined {
+function moveOf(body: Record<string, unknown>): HandMove | undefined {
   if (body['does'] === 'tare') return { does: 'tare' };
   if (body['does'] === 'pour' && within(body['rate'], 0, 50)) return { does: 'pour', rate: body['rate'] };
   if (body['does'] === 'put' && within(body['grams'], -5000, 5000)) return { does: 'put', grams: body['grams'] };
@@ -33,6 +34,6 @@ export async function POST({ request }) {
   const body = (await request.json().catch(() => undefined)) as Record<string, unknown> | undefined;
   const move = body && moveOf(body);
   if (!body || !move || !named(body['id'])) error(400, 'Say what the hand does: tare, pour at 0 to 50 g a second, or put −5000 to 5000 g.');
-  if (!moved(body['id'], move)) error(404, 'Nobody is reading this scale.');
+  if (!handle(body['id'], move)) error(404, 'Nobody is reading this scale.');
   return json({ ok: true });
 }

@@ -108,9 +108,7 @@
         <button type="button" class="button" disabled={!editor.undoable.redo} title={editor.undoable.redo} onclick={() => editor.redo()}
           >Redo</button
         >
-        <a class="button" href="/mix?with={piece.id}:{pourIndex}">Mix</a>
         <a class="button" href="/pieces/{piece.id}/print">Print</a>
-        <a class="button" href="/pieces/{piece.id}/quote">Quote</a>
         <a class="button" href="/pieces/{piece.id}/board">Board</a>
         {#if standing.open}
           <a class="button button-main" href="/pour/{standing.open.pour.id}">Go on pouring</a>

@@ -38,7 +38,13 @@
   );
 </script>
 
-<Sheet title={`Cups for pour ${number}`} aside={[...new Set(pour?.batches.map(stated))].join(' · ')} class="h-full">
+<Sheet title={`Cups for pour ${number}`} class="h-full">
+  {#snippet aside()}
+    <p class="flex min-w-0 gap-3 text-[13px] text-soft">
+      <span class="truncate">{[...new Set(pour?.batches.map(stated))].join(' · ')}</span>
+      {#if pour?.batches.length}<a class="underline" href="/mix?with={plan.piece.id}:{number - 1}">Mix these</a>{/if}
+    </p>
+  {/snippet}
   <div class="min-h-0 grow overflow-auto">
     {#if pour?.batches.length}
       <table class="w-full">

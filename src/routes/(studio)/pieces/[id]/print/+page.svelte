@@ -38,6 +38,7 @@
           class={template ? 'border-b-2 border-buoy font-bold' : 'text-soft'}
           aria-current={template ? 'page' : undefined}>Template 1 : 1</a
         >
+        <a href="/pieces/{piece.id}/quote" class="text-soft">Quote</a>
       </nav>
       <label class="flex items-center gap-2 text-[13px] text-soft"
         >paper

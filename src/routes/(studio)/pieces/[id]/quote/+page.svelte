@@ -54,7 +54,7 @@
         ><input type="checkbox" class="accent-ink" bind:checked={full} />show how it comes about</label
       >
     </PrintBar>
-    <div class="grid min-h-0 grow gap-3 lg:grid-cols-[280px_minmax(0,1fr)] print:block">
+    <div class="grid min-h-0 grow grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[280px_minmax(0,1fr)] print:block">
       <Sheet title="What it rests on" class="print:hidden">
         <Scrolled label="What it rests on" class="min-h-0 grow">
           <div class="flex flex-col gap-3 p-3">
