@@ -160,7 +160,7 @@
           >
             {#each columns as column, c (column.id)}
               {@const cell = cells[column.id]}
-              <td class="{column.right ? 'text-right' : ''} {column.wraps ? 'min-w-40' : 'whitespace-nowrap'}">
+              <td class="{column.right ? 'text-right' : ''} {column.wraps ? 'min-w-32' : 'whitespace-nowrap'}">
                 {#if column.edit}<TableCell {column} {row} place={{ row: r, column: c }} {cell} onnext={(at) => move(at, 1, 0)} />
                 {:else if cell}{@render cell(row)}
                 {:else}{cellText(column, row)}{/if}

@@ -40,7 +40,7 @@
   const grams = ({ parts }: Cup): number => parts.aG + parts.bG;
   const columns: TableColumn<Row>[] = [
     { id: 'batch', head: 'no.', value: (r) => r.number, right: true },
-    { id: 'cup', head: 'cup', value: (r) => r.cup.name },
+    { id: 'cup', head: 'cup', value: (r) => r.cup.name, wraps: true },
     { id: 'ml', head: 'amount', value: (r) => r.cup.ml, shows: (r) => volumeFigure(r.cup.ml, unit), right: true },
     { id: 'g', head: 'g', value: (r) => grams(r.cup), shows: (r) => fixed(grams(r.cup), 1), right: true },
     {
