@@ -118,7 +118,8 @@ visit(
     await page.getByLabel('Spare').click();
     await page.getByRole('combobox', { name: 'run-off' }).selectOption('caught');
     await page.getByRole('combobox', { name: 'batches' }).selectOption('always one');
-    await page.goto(`${base}/mix?with=kelp-cove-1:0,kelp-cove-2:0,kelp-cove-3:0`);
+    await page.getByRole('link', { name: 'Mix', exact: true }).click();
+    for (const name of ['Kelp Cove II, pour 1', 'Kelp Cove III, pour 1']) await page.getByRole('checkbox', { name }).check();
     const told = () => page.getByRole('main').locator('p').first().innerText();
     await until(told, (t) => / ml in 1 batch$/.test(t), 'one mixing, as asked');
     await page.getByText('drips off and is caught').waitFor();
