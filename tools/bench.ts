@@ -6,6 +6,7 @@ import { gzipSync } from 'node:zlib';
 import { chromium } from 'playwright-core';
 import { openStudio, withPoint, writeStudio, type Coat, type Piece, type Point, type Studio } from '#core/document';
 import { planPiece } from '#core/plan';
+import { comingPours, shelfOf } from '#core/stock';
 
 const root = new URL('..', import.meta.url).pathname;
 const print = (line: Record<string, unknown>): void => console.log(JSON.stringify(line));
@@ -101,6 +102,26 @@ async function start(): Promise<{ base: string; firstAnswer: number; stop: () =>
       await new Promise((resolve) => setTimeout(resolve, 10));
     }
   }
+}
+
+/** What Mix and Shelf reckon when they are opened on a studio of that size for the first time. */
+{
+  const large = largeStudio(300, 5000);
+  const begun = performance.now();
+  const shelf = shelfOf(large.stock ?? [], large.pours, large);
+  const first = performance.now() - begun;
+  const again = performance.now();
+  shelfOf(large.stock ?? [], large.pours, large);
+  const coming = performance.now();
+  const pours = comingPours(large.pieces, large.pours, means).length;
+  print({
+    bench: 'shelf of a large studio',
+    containers: shelf.lines.length,
+    firstMs: ms(first),
+    againMs: ms(coming - again),
+    comingPours: pours,
+    comingMs: ms(performance.now() - coming),
+  });
 }
 
 const starts: number[] = [];

@@ -75,7 +75,7 @@ visit(
     await edit('colourant limit: 5 %', '0');
     await page.getByText('A limit of 0 % is outside what can be planned').waitFor();
     await page.keyboard.press('Escape');
-    assert.equal(await page.getByRole('button', { name: 'in use: Thick art' }).isDisabled(), true);
+    assert.equal(await page.getByRole('button', { name: 'in use Thick art' }).isDisabled(), true);
 
     await page.getByRole('tab', { name: 'Colourants' }).click();
     await edit('drop: 0.02 ml, 59 a gram', '50 to a gram');

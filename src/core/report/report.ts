@@ -14,6 +14,7 @@ import {
 } from '#core/plan';
 import { workAfter, workBefore, type Work } from '#core/prepare';
 import { standingOf } from '#core/record';
+import { meansOf, roomOf } from './means';
 import { r } from './rounded';
 import { quoteReport } from './shelf';
 
@@ -124,16 +125,15 @@ const adviceReport = ({ where, ...finding }: Finding) => ({ ...finding, ...(wher
  * @param offset local time ahead of UTC, min
  */
 export function pieceReport(piece: Piece, studio: Studio, now: number, offset: number) {
-  const room = studio.rooms.find((x) => x.id === studio.settings.roomId) ?? studio.rooms[0]!;
-  const means = { resins: studio.resins, colourants: studio.colourants, method: studio.method, roomC: room.dayC };
+  const means = meansOf(studio);
   const plan = planPiece(piece, means);
-  const standing = standingOf(piece, studio.pours, means, room, now, offset);
+  const standing = standingOf(piece, studio.pours, means, roomOf(studio), now, offset);
   return {
     piece: piece.name,
     areaCm2: r(plan.area / 100),
     rimM: r(plan.rim / 1000),
     regions: areasReport(plan),
-    roomC: room.dayC,
+    roomC: means.roomC,
     before: workBefore(piece, studio.method).map(workReport),
     after: workAfter(piece, studio.method).map(workReport),
     finished: finishedReport(plan),

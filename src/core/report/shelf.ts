@@ -1,6 +1,7 @@
 import { pricingOf, type Studio } from '#core/document';
 import type { PiecePlan } from '#core/plan';
 import { comingPours, itemName, quoteOf, shelfOf, toBuy, type Ledger, type Quote } from '#core/stock';
+import { meansOf } from './means';
 import { r } from './rounded';
 
 /** The shelf after every finished pour, as every report of a studio reads it. */
@@ -25,9 +26,7 @@ export function quoteReport(plan: PiecePlan, studio: Studio) {
 /** What is left in each container, and what the coming pours want bought. @param now ms since 1970 */
 export function shelfReport(studio: Studio, now: number) {
   const shelf = ledgerOf(studio);
-  const room = studio.rooms.find((x) => x.id === studio.settings.roomId) ?? studio.rooms[0]!;
-  const means = { resins: studio.resins, colourants: studio.colourants, method: studio.method, roomC: room.dayC };
-  const wanted = comingPours(studio.pieces, studio.pours, means).flatMap((c) => c.taken);
+  const wanted = comingPours(studio.pieces, studio.pours, meansOf(studio)).flatMap((c) => c.taken);
   return {
     containers: shelf.lines.map(({ stock, left }) => ({
       what: itemName(stock.of, studio),

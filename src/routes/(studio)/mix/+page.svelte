@@ -8,6 +8,7 @@
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import { savedAs } from '$lib/ui/saved';
+  import { Painted } from '$lib/ui/painted.svelte';
   import { readChosen, writeChosen } from '$lib/ui/together';
   import Afterwards from './Afterwards.svelte';
   import Batches from './Batches.svelte';
@@ -16,8 +17,9 @@
   import Measuring from './Measuring.svelte';
 
   /** What is mixed for the pours chosen: batches, cups, how to measure them, and what becomes of what is left. */
+  const painted = new Painted();
   const coming = $derived(
-    shared.pieces && shared.pours && shared.means ? comingPours(shared.pieces, shared.pours, shared.means) : undefined,
+    painted.yes && shared.pieces && shared.pours && shared.means ? comingPours(shared.pieces, shared.pours, shared.means) : undefined,
   );
   const asked = $derived(page.url.searchParams.get('with'));
   const chosen = $derived.by(() => {

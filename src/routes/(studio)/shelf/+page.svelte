@@ -8,6 +8,7 @@
   import { Live } from '$lib/store/live.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
+  import { Painted } from '$lib/ui/painted.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import Tabs from '$lib/ui/Tabs.svelte';
   import Buying from './Buying.svelte';
@@ -33,8 +34,9 @@
 
   const steps = new Live(() => undoable(SHELF));
   const means = $derived(shared.means);
-  const shelf = $derived(shared.stock && shared.pours && means ? shelfOf(shared.stock, shared.pours, means) : undefined);
-  const coming = $derived(shared.pieces && shared.pours && means ? comingPours(shared.pieces, shared.pours, means) : []);
+  const painted = new Painted();
+  const shelf = $derived(painted.yes && shared.stock && shared.pours && means ? shelfOf(shared.stock, shared.pours, means) : undefined);
+  const coming = $derived(painted.yes && shared.pieces && shared.pours && means ? comingPours(shared.pieces, shared.pours, means) : []);
 
   const typing = (event: KeyboardEvent): boolean => event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement;
   const on = (does: (scope: string) => Promise<void>) => (event: KeyboardEvent) => {

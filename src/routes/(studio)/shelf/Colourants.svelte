@@ -7,6 +7,7 @@
   import { shared } from '$lib/store/shared.svelte';
   import type { TableColumn } from '$lib/ui/table/columns';
   import DataTable from '$lib/ui/table/DataTable.svelte';
+  import Remove from './Remove.svelte';
   import { freshId, put, readBare, readName, withField } from './put';
 
   /** Kind, form and base of each colourant, the size of its drop, what its makers allow, and how it hides. */
@@ -156,13 +157,5 @@
 {/snippet}
 {#snippet tools()}<button type="button" class="chip" onclick={add}>Add a colourant</button>{/snippet}
 {#snippet actions(c: Colourant)}
-  {@const used = usedBy(c)}
-  <button
-    type="button"
-    class="text-[13px] text-soft {used ? '' : 'underline'}"
-    disabled={Boolean(used)}
-    title={used && `It stays: ${used}.`}
-    aria-label={`${used ? 'in use' : 'Remove'}: ${c.name}`}
-    onclick={() => put(`Remove ${c.name}`, { table: 'colourants', id: c.id, row: null })}>{used ? 'in use' : 'Remove'}</button
-  >
+  <Remove name={c.name} used={usedBy(c)} onremove={() => put(`Remove ${c.name}`, { table: 'colourants', id: c.id, row: null })} />
 {/snippet}

@@ -9,6 +9,7 @@
   import { money } from '$lib/ui/money';
   import type { CellReading, TableColumn } from '$lib/ui/table/columns';
   import DataTable from '$lib/ui/table/DataTable.svelte';
+  import Remove from './Remove.svelte';
   import { freshId, put, readBare, readDay, readName, today, withField } from './put';
 
   /** Every container with what is left in it. A cell typed over changes it; what is left, typed over, is a correction. */
@@ -214,10 +215,5 @@
 {#snippet tools()}<button type="button" class="chip" onclick={add}>Add a container</button>{/snippet}
 {#snippet actions(r: Row)}
   {#if expired(r)}<span class="mr-2 text-[13px] font-bold text-warn">expired</span>{/if}
-  <button
-    type="button"
-    class="text-[13px] text-soft underline"
-    aria-label="Remove {name(r.stock)}"
-    onclick={() => put(`Remove ${name(r.stock)}`, { table: 'stock', id: r.id, row: null })}>Remove</button
-  >
+  <Remove name={name(r.stock)} onremove={() => put(`Remove ${name(r.stock)}`, { table: 'stock', id: r.id, row: null })} />
 {/snippet}

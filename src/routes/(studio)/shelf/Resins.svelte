@@ -6,6 +6,7 @@
   import { shared } from '$lib/store/shared.svelte';
   import type { CellReading, TableColumn } from '$lib/ui/table/columns';
   import DataTable from '$lib/ui/table/DataTable.svelte';
+  import Remove from './Remove.svelte';
   import { freshId, put, readBare, readName, withField } from './put';
 
   /** The data sheet of each resin, line by line. Its times are ages at the temperature it states. */
@@ -170,13 +171,5 @@
 <DataTable name="resins" label="resins" rows={means.resins} {columns} {tools} {actions} empty="No resin yet." />
 {#snippet tools()}<button type="button" class="chip" onclick={add}>Add a resin</button>{/snippet}
 {#snippet actions(r: Resin)}
-  {@const used = usedBy(r)}
-  <button
-    type="button"
-    class="text-[13px] text-soft {used ? '' : 'underline'}"
-    disabled={Boolean(used)}
-    title={used && `It stays: ${used}.`}
-    aria-label={`${used ? 'in use' : 'Remove'}: ${r.name}`}
-    onclick={() => put(`Remove ${r.name}`, { table: 'resins', id: r.id, row: null })}>{used ? 'in use' : 'Remove'}</button
-  >
+  <Remove name={r.name} used={usedBy(r)} onremove={() => put(`Remove ${r.name}`, { table: 'resins', id: r.id, row: null })} />
 {/snippet}

@@ -4,6 +4,7 @@
   import { plain, readWithin, volume } from '#core/units';
   import type { TableColumn } from '$lib/ui/table/columns';
   import DataTable from '$lib/ui/table/DataTable.svelte';
+  import Remove from './Remove.svelte';
   import { freshId, put, readBare, readName, withField } from './put';
 
   /** Cups of one's own, which the plan takes for its batches, and moulds that take what is left over. */
@@ -107,10 +108,5 @@
 <DataTable name="vessels" label="cups and moulds" rows={vessels} {columns} {tools} {actions} empty="No cup yet: add the ones you mix in." />
 {#snippet tools()}<button type="button" class="chip" onclick={add}>Add a cup</button>{/snippet}
 {#snippet actions(v: Vessel)}
-  <button
-    type="button"
-    class="text-[13px] text-soft underline"
-    aria-label="Remove {v.name}"
-    onclick={() => put(`Remove ${v.name}`, { table: 'vessels', id: v.id, row: null })}>Remove</button
-  >
+  <Remove name={v.name} onremove={() => put(`Remove ${v.name}`, { table: 'vessels', id: v.id, row: null })} />
 {/snippet}
