@@ -129,6 +129,8 @@ visit(
   async ({ page, base }) => {
     await page.goto(`${base}/scale?with=nothing:0`);
     await page.getByText('There is no such batch').waitFor();
+    await page.goto(`${base}/scale?pour=pour-5&batch=0`);
+    await page.getByText('This pour is done').waitFor();
     const post = (body: unknown) =>
       fetch(`${base}/api/scale`, {
         method: 'POST',

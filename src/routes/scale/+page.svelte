@@ -124,7 +124,13 @@
 <svelte:head><title>At the scale · Nerite</title></svelte:head>
 
 <div class="flex min-h-dvh flex-col bg-night text-nighttext lg:h-dvh">
-  {#if batch && weighing && settings}
+  {#if session?.done !== undefined}
+    <main class="p-8">
+      <h1 class="text-[28px]">This pour is done</h1>
+      <p class="mt-2 text-nightsoft">What was weighed for it is in the log, and nothing is added to it any more.</p>
+      <a class="mt-4 inline-block underline" href="/log/{pourId}">To the log</a>
+    </main>
+  {:else if batch && weighing && settings}
     <header class="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-1 border-b border-nightline px-4 max-sm:pt-3">
       <h1 class="flex items-baseline gap-3 text-[21px]">
         At the scale <span class="font-sans text-[15px] text-nighttext">{title}</span>

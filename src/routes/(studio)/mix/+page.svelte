@@ -84,7 +84,9 @@
         <div class="sheet p-6">
           <h2 class="text-[20px]">Nothing is chosen to mix</h2>
           <p class="mt-1 text-soft">
-            {coming.length ? 'Mark one or more pours at the left.' : 'Every pour on the table is done. A new piece brings its cups here.'}
+            {coming.length
+              ? 'Mark one or more pours at the left.'
+              : `${shared.pieces.length ? 'Every pour on the table is done.' : 'No piece is on the table yet.'} A new piece brings its cups here.`}
           </p>
           {#if !coming.length}<a class="button mt-4" href="/pieces/new">New piece</a>{/if}
         </div>
