@@ -1,7 +1,7 @@
 import type { Coat, Colourant, Method, Piece, Resin, Tint } from '#core/document';
 import { edgeOf } from '#core/document';
 import type { Cut, Region } from '#core/geometry';
-import { cupContent, dose, filmVolume, runOver, split, totalLoad, withSpare, type Dose, type Split } from '#core/mix';
+import { cupContent, dose, dripsOf, filmVolume, runOver, split, totalLoad, withSpare, type Dose, type Split } from '#core/mix';
 import { hexOf, recipeLayer, seenColour, stackOver, groundOf, groundKnown, type Rgb } from '#core/tint';
 import type { Site } from './site';
 
@@ -46,16 +46,23 @@ export interface Need {
   area: number;
   laid: number;
   runsOver: number;
+  /** What of that drips off, and does not stay on the side. */
+  drips: number;
 }
 
 /** A film over a region with what it loses at the rim. */
 export function filmNeed({ piece, method }: Setting, coat: Coat, region: Region, film: number): Need {
-  const over = edgeOf(piece, coat) === 'run over' ? runOver(region.rim, piece.thickness, method) : 0;
-  return { area: piece.count * region.area, laid: piece.count * filmVolume(region.area, film), runsOver: piece.count * over };
+  const open = edgeOf(piece, coat) === 'run over' ? region.rim : 0;
+  return {
+    area: piece.count * region.area,
+    laid: piece.count * filmVolume(region.area, film),
+    runsOver: piece.count * runOver(open, piece.thickness, method),
+    drips: method.runOff === 'painted up' ? 0 : piece.count * dripsOf(open, method),
+  };
 }
 
 /** What a line or a filling takes, without area or rim. */
-export const lineNeed = (laid: number): Need => ({ area: 0, laid, runsOver: 0 });
+export const lineNeed = (laid: number): Need => ({ area: 0, laid, runsOver: 0, drips: 0 });
 
 /** What makes one cup: whose it is, what it is called, and what goes into it. `additive` is counted in drops. */
 export interface Filling {
@@ -128,8 +135,8 @@ export const regionOfTint = (cut: Pick<Cut, 'sea'>, tintIndex: number): Region |
 
 /** A cup divided over several of the same size; each keeps what any cup keeps. */
 export const portionsOf = (mixing: Mixing, { made }: Cup, of: number): Cup[] => {
-  const { area, laid, runsOver } = made.need;
-  const need = { area: area / of, laid: laid / of, runsOver: runsOver / of };
+  const { area, laid, runsOver, drips } = made.need;
+  const need = { area: area / of, laid: laid / of, runsOver: runsOver / of, drips: drips / of };
   return Array.from({ length: of }, (_, i) => cup(mixing, { ...made, need, portion: { number: i + 1, of } }));
 };
 

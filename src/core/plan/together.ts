@@ -61,7 +61,12 @@ function joinedCups(coats: CoatPlan[], { resins, colourants, method }: Means): C
       const { made } = like[0]!;
       if (joined.has(same) || like.length === 1 || made.coat.id !== coat.id) continue;
       const total = (of: (need: Cup['made']['need']) => number): number => like.reduce((sum, c) => sum + of(c.made.need), 0);
-      const need = { area: total((n) => n.area), laid: total((n) => n.laid), runsOver: total((n) => n.runsOver) };
+      const need = {
+        area: total((n) => n.area),
+        laid: total((n) => n.laid),
+        runsOver: total((n) => n.runsOver),
+        drips: total((n) => n.drips),
+      };
       const name = made.name.slice(0, made.name.lastIndexOf(OF));
       const resin = resins.find((r) => r.id === coat.resinId)!;
       joined.set(same, cup({ resin, colourants, method }, { ...made, name, need }));

@@ -4,7 +4,7 @@ import { workAfter, workBefore } from '#core/prepare';
 import { costOf, type Cost } from './cost';
 import type { Materials, Taken } from './item';
 import type { Ledger } from './ledger';
-import { takenByBoard, takenByPour } from './take';
+import { takenByBatch, takenByBoard, takenByPour } from './take';
 import { fateOf, wasted } from './waste';
 
 /** One line of work, hours. */
@@ -54,32 +54,12 @@ export function quoteOf(plan: PiecePlan, shelf: Ledger, materials: Materials, pr
     .filter((p) => p.batches.length)
     .map((p) => ({ name: p.coats.map((c) => c.name).join(', '), cost: costOf(takenByPour(p), shelf, materials) }));
   const bought = board.amount + pours.reduce((sum, p) => sum + p.cost.amount, 0);
-  const waste = plan.pours.reduce(
-    (sum, pour) =>
-      sum +
-      pour.batches.reduce((part, batch) => {
-        const lost = wasted(
-          fateOf(
-            batch,
-            pour.coats.map((coat) => ({ coat, plan })),
-            method,
-          ),
-          method,
-        );
-        const share = batch.ml > 0 ? lost / batch.ml : 0;
-        const { A, B } = { A: batch.parts.aG, B: batch.parts.bG };
-        const parts = costOf(
-          [
-            { of: { kind: 'resin', resinId: batch.resin.id, part: 'A' }, amount: A * share, unit: 'g' },
-            { of: { kind: 'resin', resinId: batch.resin.id, part: 'B' }, amount: B * share, unit: 'g' },
-          ],
-          shelf,
-          materials,
-        );
-        return part + parts.amount;
-      }, 0),
-    0,
-  );
+  const waste = plan.pours
+    .flatMap((p) => p.batches)
+    .reduce((sum, batch) => {
+      const parts = takenByBatch(batch).filter((t) => t.of.kind === 'resin');
+      return sum + (costOf(parts, shelf, materials).amount * wasted(fateOf(batch), method)) / batch.ml;
+    }, 0);
   const hours = hoursOf(plan, method, pricing);
   const totalHours = hours.reduce((sum, h) => sum + h.hours, 0);
   const labour = totalHours * pricing.hourRate;

@@ -108,7 +108,8 @@
         if (!free(e) || e.target instanceof HTMLButtonElement) return;
         e.preventDefault();
         if (waiting) void meet();
-        else if (scale.reading && line) void take(scale.reading.grams);
+        // drops are counted, whatever lies on the scale
+        else if (scale.reading && line && !line.drops) void take(scale.reading.grams);
       },
       t: (e) => {
         if (free(e) && scale.connected) void scale.tare();

@@ -23,42 +23,33 @@ test('the report of a piece is its plan, rounded', () => {
   assert.ok(report.calendar.every((s) => s.planned));
 });
 
-test('the report prices a piece and says why a resin is mixed twice', () => {
+/** The report of one piece of the sample, by its name. */
+function reportOf(name: string) {
   const studio = sample();
-  const report = (name: string) =>
-    pieceReport(
-      studio.pieces.find((p) => p.name === name)!,
-      studio,
-      now,
-      0,
-    );
-  const { quote } = report('Kelp Cove I');
+  const piece = studio.pieces.find((p) => p.name === name)!;
+  return pieceReport(piece, studio, now, 0);
+}
+
+test('the report prices a piece and says why a resin is mixed twice', () => {
+  const { quote } = reportOf('Kelp Cove I');
   near(quote.price, (quote.materials + quote.labour + quote.overhead) * 1.2, 0.01);
   assert.deepEqual(quote.unpriced, ['stones']);
-  const [first] = report('Jetty rail').pours[0]!.batches;
+  const [first] = reportOf('Jetty rail').pours[0]!.batches;
   assert.match(first!.because!, /begin to run away/);
-  assert.equal(report('Kelp Cove I').pours[0]!.batches[0]!.because, undefined);
+  assert.equal(reportOf('Kelp Cove I').pours[0]!.batches[0]!.because, undefined);
 });
 
 test('the report says what is done before and after, how high it stands and what it weighs', () => {
-  const studio = sample();
-  const report = (name: string) =>
-    pieceReport(
-      studio.pieces.find((p) => p.name === name)!,
-      studio,
-      now,
-      0,
-    );
-  const cove = report('Kelp Cove I');
+  const cove = reportOf('Kelp Cove I');
   assert.match(cove.before[1]!.does, /gesso 3 times/);
   assert.equal(cove.before[1]!.hours, 3);
   assert.ok(cove.after.some((w) => /back/.test(w.does)));
   const { board, resin, dressing, total } = cove.finished.weightKg;
   near(total, board + resin + dressing, 0.002);
   assert.equal(cove.finished.wallLeftMm, undefined);
-  const tray = report('Ferry tray');
+  const tray = reportOf('Ferry tray');
   near(tray.finished.wallLeftMm!, 12 - tray.finished.levelMm, 0.002);
-  assert.ok(report('Jetty rail').regions.bareCm2! > 100);
+  assert.ok(reportOf('Jetty rail').regions.bareCm2! > 100);
 });
 
 test('the command prints the studio as JSON, and one piece when asked', () => {

@@ -73,8 +73,7 @@ test('a board takes its primer by its area, tape round a taped rim, and what is 
 });
 
 test('where a batch ends up adds up to it, and caught drips are no waste', () => {
-  const coats = panel.pours[0]!.coats.map((coat) => ({ coat, plan: panel }));
-  const fate = fateOf(batch, coats, method);
+  const fate = fateOf(batch);
   near(fate.laid + fate.stays + fate.drips + fate.over, batch.ml, 1e-6);
   assert.ok(fate.drips > 0 && fate.over > 0);
   near(wasted(fate, method), fate.stays + fate.drips, 1e-9);
@@ -82,25 +81,21 @@ test('where a batch ends up adds up to it, and caught drips are no waste', () =>
   near(leftOver(fate, caught), fate.over + fate.drips, 1e-9);
   near(wasted(fate, caught), fate.stays, 1e-9);
   const walled = plan(piece({ edge: 'wall', wallHeight: 12 }));
-  assert.equal(
-    fateOf(
-      walled.pours[0]!.batches[0]!,
-      walled.pours[0]!.coats.map((coat) => ({ coat, plan: walled })),
-      method,
-    ).drips,
-    0,
-  );
+  assert.equal(fateOf(walled.pours[0]!.batches[0]!).drips, 0);
 });
 
 test('drips painted up the sides want less in the cup than drips that are lost', () => {
   const painted = plan(piece(), { method: { ...method, runOff: 'painted up' } });
   assert.ok(painted.pours[0]!.batches[0]!.ml < batch.ml);
-  const fate = fateOf(
-    painted.pours[0]!.batches[0]!,
-    painted.pours[0]!.coats.map((coat) => ({ coat, plan: painted })),
-    { ...method, runOff: 'painted up' },
-  );
-  assert.equal(fate.drips, 0);
+  assert.equal(fateOf(painted.pours[0]!.batches[0]!).drips, 0);
+});
+
+test('a split batch drips no more than a whole one', () => {
+  const large = piece({}, { shape: { kind: 'rectangle', width: 1200, height: 800 } });
+  const drips = (change: Partial<typeof method>): number =>
+    sum(plan(large, { roomC: 27, method: { ...method, ...change } }).pours[0]!.batches.map((b) => fateOf(b).drips));
+  assert.ok(plan(large, { roomC: 27 }).pours[0]!.batches.length > 1);
+  near(drips({}), drips({ batches: 'one a resin' }), 1e-6);
 });
 
 test('what is left over goes to the next base of the same resin first, then into the moulds it fills', () => {

@@ -6,6 +6,7 @@
     fateOf,
     leftOver,
     leftoverUses,
+    takenByBatch,
     takenByCup,
     takenByPour,
     wasted,
@@ -35,21 +36,12 @@
   const method = $derived(means.method);
   /** Coats of the session, each with the plan of its own piece. */
   const coats = $derived(together.chosen.flatMap(({ plan, pour }) => plan.pours[pour]!.coats.map((coat) => ({ coat, plan }))));
-  const sameResin = $derived(together.batches.filter((b) => b.resin.id === batch.resin.id));
-  /** Drips are of a resin, so a split batch has its share of them. */
-  const fate = $derived.by(() => {
-    const whole = fateOf(
-      { ...batch, cups: sameResin.flatMap((b) => b.cups), ml: sameResin.reduce((sum, b) => sum + b.ml, 0) },
-      coats,
-      method,
-    );
-    const share = batch.ml / sameResin.reduce((sum, b) => sum + b.ml, 0);
-    return { laid: whole.laid * share, stays: whole.stays * share, drips: whole.drips * share, over: whole.over * share };
-  });
+  const fate = $derived(fateOf(batch));
   const cost = $derived(costOf(takenByPour(together), shelf, means));
+  /** Of its resin alone: what is wasted is clear or tinted mix. */
   const batchCost = $derived(
     costOf(
-      takenByPour({ batches: [batch] }).filter((t) => t.of.kind === 'resin'),
+      takenByBatch(batch).filter((t) => t.of.kind === 'resin'),
       shelf,
       means,
     ).amount,
