@@ -125,8 +125,11 @@ visit(
     await page.getByText(`White went out ${done} min after mixing, in its window`).waitFor();
     await page.getByText('Wind from the window, cover sooner.').waitFor();
     await page.getByText('Make it again').click();
+    // what was pressed is on the disk, and read back, before the next thing is typed
+    await page.waitForTimeout(800);
     await page.getByLabel('What to remember').fill('The shore sat right at 23 minutes.');
     await page.clock.runFor(1000);
+    await page.waitForTimeout(800);
     await page.getByRole('link', { name: 'Log', exact: true }).click();
     await page.getByText('The shore sat right at 23 minutes.').waitFor();
     assert.equal(await page.getByText('make it again').count(), 3);
