@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { openStudio, writeProblem } from '#core/document';
-import { pieceReport, shelfReport } from '#core/report';
+import { pieceReport, shelfReport, slopesReport } from '#core/report';
 
 function stop(says: string): never {
   console.error(says);
@@ -28,5 +28,13 @@ if (values.piece && !pieces.length)
   stop(`No piece is called “${values.piece}”. There are: ${studio.pieces.map((p) => p.name).join(', ')}.`);
 const offset = -new Date(now).getTimezoneOffset();
 console.log(
-  JSON.stringify({ pieces: pieces.map((piece) => pieceReport(piece, studio, now, offset)), shelf: shelfReport(studio, now) }, null, 2),
+  JSON.stringify(
+    {
+      pieces: pieces.map((piece) => pieceReport(piece, studio, now, offset)),
+      shelf: shelfReport(studio, now),
+      slopes: slopesReport(studio),
+    },
+    null,
+    2,
+  ),
 );

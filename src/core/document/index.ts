@@ -16,4 +16,5 @@ export * from './drawn';
 export * from './schools';
 export * from './seas';
 export * from './side';
+export * from './slopes';
 export * from './supplies';

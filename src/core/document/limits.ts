@@ -59,6 +59,12 @@ export const limits = {
   additiveDrops: { min: 0, max: 20 },
   /** Margin, as a share of the cost. */
   margin: { min: 0, max: 5 },
+  /** OKLab lightness. */
+  lightness: { min: 0.02, max: 0.98 },
+  /** Turn of the hue along a slope, degrees. */
+  turn: { min: 0, max: 180 },
+  /** Cups of a slope; a sea has as many parts at most. */
+  slopeCups: { min: 2, max: 8 },
   /** What drips off a metre of open edge, ml. */
   drip: { min: 0, max: 60 },
 } satisfies Record<string, Range>;

@@ -60,8 +60,13 @@ const fromSchema = (e: ErrorObject): Problem => ({
   expected: expectation(e),
 });
 
-/** A studio written before there was a shelf opens with the cups everyone starts with, and nothing on it. */
-const withShelf = (studio: Studio): Studio => ({ ...studio, vessels: vesselsOf(studio), stock: studio.stock ?? [] });
+/** A studio written before there was a shelf opens with the cups everyone starts with, and nothing on it; one before slopes, with none. */
+const whole = (studio: Studio): Studio => ({
+  ...studio,
+  vessels: vesselsOf(studio),
+  stock: studio.stock ?? [],
+  slopes: studio.slopes ?? [],
+});
 
 /**
  * Opens the text of a studio file. Never throws: a file of the wrong kind, of a later version or with anything
@@ -81,5 +86,5 @@ export function openStudio(text: string): Opened {
   if (!validateStudio(data)) return { ok: false, problems: (validateStudio.errors ?? []).map(fromSchema) };
   const studio = data as Studio;
   const problems = referenceProblems(studio);
-  return problems.length ? { ok: false, problems } : { ok: true, studio: withShelf(studio) };
+  return problems.length ? { ok: false, problems } : { ok: true, studio: whole(studio) };
 }

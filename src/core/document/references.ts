@@ -1,4 +1,4 @@
-import type { Piece, Pour, Stock, Studio, Vessel } from './schema';
+import type { Piece, Pour, Slope, Stock, Studio, Vessel } from './schema';
 import { shapeProblem } from './board';
 import { tintsOf } from './coats';
 import { linesOf } from './curves';
@@ -129,6 +129,26 @@ function vesselProblems({ marks = [], holds }: Vessel, at: string): Problem[] {
   });
 }
 
+function slopeProblems(slope: Slope, at: string, { resins, colourants }: Studio): Problem[] {
+  const shares = (['deep', 'toward'] as const).flatMap((key) =>
+    slope[key].flatMap(({ colourantId }, i) => known(colourantId, colourants, `${at}/${key}/${i}/colourantId`, 'colourants')),
+  );
+  const locked = slope.cups.flatMap(({ recipe = [] }, i) =>
+    recipe.flatMap(({ colourantId }) => known(colourantId, colourants, `${at}/cups/${i}/recipe`, 'colourants')),
+  );
+  const order =
+    slope.palest > slope.deepest
+      ? []
+      : [{ path: `${at}/palest`, found: String(slope.palest), expected: `a lightness above the deepest, ${slope.deepest}` }];
+  return [
+    ...known(slope.resinId, resins, `${at}/resinId`, 'resins'),
+    ...shares,
+    ...repeated(slope.cups, `${at}/cups`),
+    ...locked,
+    ...order,
+  ];
+}
+
 /** Problems of a studio whose shape is already right; empty where everything it names exists. */
 export function referenceProblems(studio: Studio): Problem[] {
   return [
@@ -140,5 +160,7 @@ export function referenceProblems(studio: Studio): Problem[] {
     ...(studio.vessels ?? []).flatMap((vessel, i) => vesselProblems(vessel, `/vessels/${i}`)),
     ...repeated(studio.stock ?? [], '/stock'),
     ...(studio.stock ?? []).flatMap((stock, i) => stockProblems(stock, `/stock/${i}`, studio)),
+    ...repeated(studio.slopes ?? [], '/slopes'),
+    ...(studio.slopes ?? []).flatMap((slope, i) => slopeProblems(slope, `/slopes/${i}`, studio)),
   ];
 }

@@ -172,4 +172,5 @@ export const emptyStudio = (): Studio => ({
   pours: [],
   vessels: startingVessels,
   stock: [],
+  slopes: [],
 });

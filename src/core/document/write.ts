@@ -27,6 +27,7 @@ export function writeStudio(studio: Studio): string {
     pours: byId(studio.pours),
     ...(studio.vessels && { vessels: byId(studio.vessels) }),
     ...(studio.stock && { stock: byId(studio.stock) }),
+    ...(studio.slopes && { slopes: byId(studio.slopes) }),
   };
   return JSON.stringify(ordered(sorted), null, 2) + '\n';
 }

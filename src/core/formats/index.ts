@@ -5,3 +5,5 @@ export * from './pages';
 export * from './csv';
 export * from './shelf-csv';
 export * from './cups-csv';
+export * from './slope-csv';
+export * from './palette-svg';

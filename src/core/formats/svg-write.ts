@@ -6,7 +6,8 @@ import type { PiecePlan } from '#core/plan';
 const n = (mm: number): string => String(Math.round(mm * 1000) / 1000);
 const ringPath = (rings: Ring[]): string => rings.map((ring) => `M${ring.map((p) => `${n(p.x)} ${n(p.y)}`).join('L')}Z`).join('');
 const linePath = (line: Point[], closed: boolean): string => `M${line.map((p) => `${n(p.x)} ${n(p.y)}`).join('L')}${closed ? 'Z' : ''}`;
-const attribute = (text: string): string =>
+/** A text as it may stand in an SVG. */
+export const attribute = (text: string): string =>
   text.replaceAll('&', '&amp;').replaceAll('"', '&quot;').replaceAll('<', '&lt;').replaceAll('>', '&gt;');
 
 /** Shapes and curves of a piece as drawn lines, mm, in the words of an SVG: outline, holes, hour marks, then every curve. */

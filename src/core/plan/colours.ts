@@ -12,6 +12,7 @@ import {
   stackOver,
   type Ground,
   type Layer,
+  type Rgb,
 } from '#core/tint';
 import type { Site } from './site';
 
@@ -52,8 +53,8 @@ interface Pile {
 const seen = ({ layers, ground, known }: Pick<Pile, 'layers' | 'ground' | 'known'>): string | undefined =>
   known ? hexOf(layers.length ? seenColour(stackOver(layers, ground.internal)) : ground.bare) : undefined;
 
-/** What one coat adds over a part; nothing for a wave, which is foam. */
-function layerOf(coat: Coat, part: number, n: number, colourants: Colourant[], film: number): Layer {
+/** What one coat adds over a part, its film as planned; nothing for a wave, which is foam. @param film of a top, mm */
+export function layerOf(coat: Coat, part: number, n: number, colourants: Colourant[], film: number): Layer {
   switch (coat.kind) {
     case 'sea': {
       const tint = coat.tints[n - part];
@@ -83,16 +84,34 @@ function laid(pile: Pile, coat: Coat, n: number, colourants: Colourant[]): Pile 
   return { ...pile, layers: [...pile.layers, layer] };
 }
 
-/** Colours of each part of the board: the ground, the coats over it, and the surface once, at the outermost. */
-export function chartColours(site: Site, cut: Cut, colourants: Colourant[]): ChartColours {
+/** How far a piece has come: how many of its coats lie, bottom first, and whether the last pour of them is still wet. */
+export interface Stage {
+  coats: number;
+  wet: boolean;
+}
+
+/** Waves of the pour that is still wet: their cells have not opened yet. */
+export function wetWaves({ piece }: Pick<Site, 'piece'>, { coats, wet }: Stage): Set<string> {
+  const laid = piece.coats.slice(0, coats);
+  const from = Math.max(
+    0,
+    laid.findLastIndex((c) => !c.samePour),
+  );
+  return new Set(wet ? laid.slice(from).flatMap((c) => (c.kind === 'wave' ? [c.id] : [])) : []);
+}
+
+/** Colours of each part of the board: the ground, the coats over it, and the surface once, at the outermost. All coats hard, or those of a stage. */
+export function chartColours(site: Site, cut: Cut, colourants: Colourant[], stage?: Stage): ChartColours {
   const { piece, method } = site;
+  const laidCoats = stage ? piece.coats.slice(0, stage.coats) : piece.coats;
+  const closed = stage && wetWaves(site, stage);
   const ground = groundOf(piece.surface);
   const known = groundKnown(piece.surface);
   const n = cut.sea.length;
   const parts = [cut.beach, ...cut.sea];
   let piles: Pile[] = parts.map((region, part) => ({ rings: region.rings, part, ground, known, layers: [] }));
   const foams: { coat: Extract<Coat, { kind: 'wave' }>; piles: Pile[] }[] = [];
-  for (const coat of piece.coats) {
+  for (const coat of laidCoats) {
     if (coat.kind === 'wave') {
       const white = recipeLayer(coat.white.recipe, colourants, method.foamFilm);
       // foam is shown whole over each part: where a later coat covers only some of it, the rest shows as covered too
@@ -119,8 +138,27 @@ export function chartColours(site: Site, cut: Cut, colourants: Colourant[]): Cha
       const colour = seen(pile);
       return { rings: pile.rings, part: pile.part, ...(colour !== undefined && { colour }) };
     }),
-    foams: foams.map(({ coat, piles: own }) => ({ coatId: coat.id, closed: 1 - openOf(coat, method.foamOpen), parts: own.map(seen) })),
+    foams: foams.map(({ coat, piles: own }) => ({
+      coatId: coat.id,
+      closed: closed?.has(coat.id) ? 1 : 1 - openOf(coat, method.foamOpen),
+      parts: own.map(seen),
+    })),
     ...(gravel && { gravel: inlandBand(cut, gravel.from, gravel.to).rings }),
     ...(dry && { dry: { rings: inlandBand(cut, dry.from).rings, colour: hexOf(sandGround.bare) } }),
   };
+}
+
+/** What a coat is laid over, as internal reflectance: beach first, then the sea from the shore seaward; undefined where no model knows it. */
+export function groundsUnder({ site, cut }: { site: Site; cut: Cut }, coatId: string, colourants: Colourant[]): (Rgb | undefined)[] {
+  const { piece } = site;
+  const below = piece.coats.slice(
+    0,
+    piece.coats.findIndex((c) => c.id === coatId),
+  );
+  return [cut.beach, ...cut.sea].map((region, part) => {
+    const over = below.filter((c) => c.kind !== 'wave' && regionAt(site, c, part).area > 0);
+    const start: Pile = { rings: region.rings, part, ground: groundOf(piece.surface), known: groundKnown(piece.surface), layers: [] };
+    const pile = over.reduce((p, c) => laid(p, c, cut.sea.length, colourants), start);
+    return pile.known ? stackOver(pile.layers, pile.ground.internal) : undefined;
+  });
 }

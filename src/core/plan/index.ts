@@ -9,6 +9,8 @@ export * from './white';
 export * from './weighing';
 export * from './steps';
 export * from './colours';
+export * from './seen';
+export * from './lacing';
 export * from './site';
 export * from './laid';
 export * from './heights';

@@ -1,8 +1,11 @@
+import { hexOf, seenColour, stackOver } from '#core/tint';
 import { primerFilm, type Coat, type Point } from '#core/document';
 import { buildUpOf, type PiecePlan } from './piece';
 import { buildUp, levelsOf, lineField } from './heights';
 import { waveSection, type Laying } from './laid';
 import { coatName } from './coats';
+import { groundsUnder, layerOf, type Stage } from './colours';
+import { layingsAt, seenThrough } from './seen';
 
 /** One coat or dressing in the cut, a wave as its barrier and its white, as its lower and upper surface at each place, mm above the board. */
 export interface SectionLayer {
@@ -24,6 +27,8 @@ export interface Section {
   /** Which part of the board each place lies in: 0 the beach, then the sea from the shore seaward; −1 off the resin. */
   parts: Int8Array;
   layers: SectionLayer[];
+  /** What is seen looking down at each place, through all coats of the stage as thick as they lie there; undefined where no model knows it. */
+  seen: (string | undefined)[];
   /** Film the primer leaves below all of them, mm. */
   primer: number;
   /** Highest surface in the cut, mm. */
@@ -33,10 +38,13 @@ export interface Section {
 /** Places at which a cut is read. */
 const PLACES = 321;
 
-/** The cut A–B through the build-up of a piece. Poured coats rest where they rest over the whole board. */
-export function sectionOf(plan: PiecePlan, a: Point, b: Point): Section {
+/** The cut A–B through the build-up of a piece, at a stage of it. Poured coats rest where they rest over the whole board. */
+export function sectionOf(plan: PiecePlan, a: Point, b: Point, stage: Stage = { coats: plan.piece.coats.length, wet: false }): Section {
   const field = lineField(a, b, PLACES);
-  const { layings, parts, surface } = buildUp(plan.site, field, levelsOf(buildUpOf(plan)));
+  const built = buildUp(plan.site, field, levelsOf(buildUpOf(plan)));
+  const { parts, surface } = built;
+  const layings = layingsAt(built.layings, plan.site, stage.coats);
+  const seen = seenThrough(layings, parts, plan.site, plan.means.colourants, stage);
   const length = Math.hypot(b.x - a.x, b.y - a.y);
   const ground = new Float64Array(PLACES);
   const layer = (of: Laying['of'], thickness: (i: number) => number, kind?: SectionLayer['kind'], name?: string): SectionLayer => {
@@ -65,6 +73,7 @@ export function sectionOf(plan: PiecePlan, a: Point, b: Point): Section {
     along: Float64Array.from({ length: PLACES }, (_, i) => (length * i) / (PLACES - 1)),
     parts,
     layers,
+    seen: Array.from(parts, (_, i) => (Number.isNaN(seen[3 * i]!) ? undefined : hexOf([seen[3 * i]!, seen[3 * i + 1]!, seen[3 * i + 2]!]))),
     primer: primerFilm[primer] * primerCoats,
     height: surface.reduce((most, h) => Math.max(most, h), 0),
   };
@@ -101,13 +110,12 @@ export function clearanceOf(plan: PiecePlan): Clearance {
   };
 }
 
-/** Colour of a coat in the cut over a part, where its own cup gives one. */
+/** Colour of a coat in the cut over a part, as it was seen when nothing lay on it yet; undefined for what has no tint. */
 export function sectionColour(plan: PiecePlan, layer: SectionLayer, part: number): string | undefined {
-  const coat = plan.coats.find((c) => c.coat.id === layer.coatId);
-  if (!coat || layer.kind === 'wave' || layer.kind === 'barrier') return undefined;
-  if (coat.coat.kind === 'sea') {
-    const index = plan.cut.sea.length - part;
-    return coat.cups.find((c) => c.key === `${coat.coat.id}/${index}`)?.colour;
-  }
-  return coat.cups.find((c) => c.colour)?.colour;
+  const planned = plan.coats.find((c) => c.coat.id === layer.coatId);
+  if (!planned || layer.kind === 'wave' || layer.kind === 'barrier' || part < 0) return undefined;
+  const { coat, cups } = planned;
+  if (coat.kind !== 'sea' && coat.kind !== 'glaze' && coat.kind !== 'base') return cups.find((c) => c.colour)?.colour;
+  const ground = groundsUnder(plan, coat.id, plan.means.colourants)[part];
+  return ground && hexOf(seenColour(stackOver([layerOf(coat, part, plan.cut.sea.length, plan.means.colourants, planned.film)], ground)));
 }

@@ -1,3 +1,4 @@
 /** A studio's plans as plain data: what the screens show, for the command line and for scripts. */
 export * from './report';
 export * from './shelf';
+export * from './slopes';

@@ -1,4 +1,4 @@
-import type { Surface } from '#core/document';
+import type { SlopeGround, Surface } from '#core/document';
 import { internalOf, type Rgb } from './layer';
 
 /** Dry, matt grounds as measured, linear sRGB. They count as they are: that is why wood and sand darken when wetted. */
@@ -42,3 +42,13 @@ export const groundKnown = ({ primer, ground, relief }: Surface): boolean => pri
 
 /** A beach of sand in resin hides what is below it. */
 export const sandGround: Ground = matt(MATT['sand']!);
+
+const named: Record<SlopeGround, Ground> = {
+  'white primer': matt(MATT['gesso']!),
+  'bare wood': matt(MATT['raw wood']!),
+  sand: sandGround,
+  slate: matt(MATT['slate']!),
+};
+
+/** A ground by the name a slope gives it. */
+export const groundNamed = (ground: SlopeGround): Ground => named[ground];

@@ -1,4 +1,5 @@
-import { layerOver, seenOf, type Layer } from './layer';
+import type { Colourant } from '#core/document';
+import { layerOver, seenOf, type Layer, type Rgb } from './layer';
 
 /** Internal reflectances of the dark and the pale ground a film is judged over: seen, black and white card. */
 const DARK = 0.1429;
@@ -32,3 +33,28 @@ export function hidingFilm(layer: Omit<Layer, 'film'>): number {
   }
   return thick;
 }
+
+/**
+ * The smallest load of one colourant that hides in a film; undefined where even the most it may hold does not.
+ * @param film mm @param most load its makers allow
+ */
+export function hidingLoad(colourant: Pick<Colourant, 'absorb' | 'scatter'>, film: number, most: number): number | undefined {
+  const at = (load: number): number => contrastOf({ absorb: times(colourant.absorb, load), scatter: times(colourant.scatter, load), film });
+  if (at(most) < HIDES) return undefined;
+  let [low, high] = [0, most];
+  while (high - low > 1e-6) {
+    const load = (low + high) / 2;
+    if (at(load) < HIDES) low = load;
+    else high = load;
+  }
+  return high;
+}
+const times = ([r, g, b]: Rgb, load: number): Rgb => [r * load, g * load, b * load];
+
+/**
+ * Film left on a stick lifted out of a mix, mm: √(μ z / (ρ g t)) (Jeffreys 1930). 0.9 Pa·s, 30 mm, 5 s → 0.708 mm.
+ * @param mu thickness of the mix, Pa·s @param z how far below its upper end, mm @param t seconds since it was lifted
+ * @param density g/ml
+ */
+export const stickFilm = (mu: number, z: number, t: number, density = 1.1): number =>
+  1000 * Math.sqrt((mu * (z / 1000)) / (density * 1000 * 9.80665 * t));

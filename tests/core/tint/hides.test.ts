@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { contrastOf, HIDES, hidingFilm } from '#core/tint';
+import { startingColourants } from '#core/document';
+import { contrastOf, HIDES, hidingFilm, hidingLoad, recipeLayer, stickFilm } from '#core/tint';
 import { near } from '../help';
 
 const white = (film: number) => ({
@@ -25,3 +26,13 @@ test('clear never hides', () => {
   assert.equal(hidingFilm(clear), Infinity);
   near(contrastOf({ ...clear, film: 1 }), contrastOf({ ...clear, film: 3 }), 1e-12);
 });
+
+test('the load that hides in a film is where its contrast reaches 0.90, and more film wants less of it', () => {
+  const paste = startingColourants.find((c) => c.id === 'white-paste')!;
+  const load = hidingLoad(paste, 0.5, 0.1)!;
+  near(contrastOf(recipeLayer([{ colourantId: paste.id, load }], startingColourants, 0.5)), HIDES, 1e-3);
+  assert.ok(hidingLoad(paste, 1, 0.1)! < load);
+  assert.equal(hidingLoad(paste, 0.05, 0.06), undefined);
+});
+
+test('stick test: 0.9 Pa·s, 30 mm below the top, after 5 s', () => near(stickFilm(0.9, 30, 5), 0.708));

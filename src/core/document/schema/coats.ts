@@ -52,12 +52,16 @@ const SandCoat = object({
   taper: Type.Optional(from0(300)),
   how: Type.Optional(Type.Enum(['in resin', 'pressed in'])),
 });
-/** Tints from deep to shore, one for each part of the sea. `bed` is the clear flooded under them, mm of the film. */
+/**
+ * Tints from deep to shore, one for each part of the sea. `bed` is the clear flooded under them, mm of the film;
+ * `slopeId` the slope they were taken from, which may have changed or gone since.
+ */
 const SeaCoat = object({
   ...filmed,
   kind: Type.Literal('sea'),
   tints: Type.Array(Tint, { minItems: 1, maxItems: 8 }),
   bed: Type.Optional(from0(limits.film.max)),
+  slopeId: Type.Optional(id()),
   order: Type.Optional(Type.Enum(['deep first', 'shore first'])),
 });
 const GlazeCoat = object({ ...filmed, kind: Type.Literal('glaze'), tint: Tint });

@@ -3,6 +3,7 @@ import { Colourant, Method, Resin, Room, Settings } from './materials';
 import { Piece } from './piece';
 import { Pour } from './pour';
 import { Stock, Vessel } from './shelf';
+import { Slope } from './slope';
 
 export * from './board';
 export * from './coats';
@@ -11,6 +12,7 @@ export * from './piece';
 export * from './pour';
 export * from './sea';
 export * from './shelf';
+export * from './slope';
 export { Point } from './parts';
 
 /**
@@ -30,6 +32,7 @@ export const Studio = Type.Object(
     pours: Type.Array(Pour),
     vessels: Type.Optional(Type.Array(Vessel)),
     stock: Type.Optional(Type.Array(Stock)),
+    slopes: Type.Optional(Type.Array(Slope)),
   },
   { $id: 'nerite-studio-1', title: 'Nerite studio document, version 1', additionalProperties: false },
 );
