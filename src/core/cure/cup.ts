@@ -16,10 +16,19 @@ const RUNAWAY = 2;
 export const PEAK_WARN = 60;
 export const PEAK_STOP = 90;
 
+/** How deep a cup of unknown make is filled, as a share of its diameter. */
+const DEPTH = 0.7;
+
+/** Diameter and depth of what stands in a cup of unknown make, mm. */
+export function cupFill(ml: number): { diameter: number; depth: number } {
+  const diameter = ((4000 * ml) / (DEPTH * Math.PI)) ** (1 / 3);
+  return { diameter, depth: DEPTH * diameter };
+}
+
 /** Cooling surface of a cup, m²: top, floor and wall, for a depth of 0.7 of its diameter. */
 export function cupSurface(ml: number): number {
   const volume = ml * 1e-6;
-  const d = ((4 * volume) / (0.7 * Math.PI)) ** (1 / 3);
+  const d = cupFill(ml).diameter / 1000;
   return (Math.PI * d * d) / 2 + (4 * volume) / d;
 }
 

@@ -181,7 +181,10 @@ export const stepsOf = (colours: Rgb[]): SolvedSlope['steps'] =>
   colours.slice(1).map((c, i) => ({ lightness: lightness(c) - lightness(colours[i]!), deltaE: deltaE(c, colours[i]!) }));
 
 /** What a slope is made with in a studio. @throws RangeError where its resin is not there */
-export function slopeMeans(slope: Pick<Slope, 'resinId' | 'ground'>, { resins, colourants }: { resins: Resin[]; colourants: Colourant[] }): SlopeMeans {
+export function slopeMeans(
+  slope: Pick<Slope, 'resinId' | 'ground'>,
+  { resins, colourants }: { resins: Resin[]; colourants: Colourant[] },
+): SlopeMeans {
   const resin = resins.find((r) => r.id === slope.resinId);
   if (!resin) throw new RangeError('this slope names a resin that is not on the shelf');
   return { resin, colourants, ground: groundNamed(slope.ground).internal };

@@ -9,6 +9,7 @@ import {
   type Resin,
   type Room,
   type Settings,
+  type Slope,
   type Stock,
   type Studio,
   type Vessel,
@@ -21,12 +22,13 @@ export interface Edited {
   colourants: Colourant;
   vessels: Vessel;
   stock: Stock;
+  slopes: Slope;
 }
 
 /** One thing whole before and after an edit; null where it was not there. */
 export type Change = { [T in keyof Edited]: { table: T; id: string; before: Edited[T] | null; after: Edited[T] | null } }[keyof Edited];
 
-/** One edit: of a piece, by its id, or of the shelf. */
+/** One edit: of a piece, by its id, of the shelf, or of the slopes. */
 export interface Edit {
   id: number;
   scope: string;
@@ -65,6 +67,7 @@ class NeriteDb extends Dexie {
   rooms!: EntityTable<Room, 'id'>;
   vessels!: EntityTable<Vessel, 'id'>;
   stock!: EntityTable<Stock, 'id'>;
+  slopes!: EntityTable<Slope, 'id'>;
   pours!: EntityTable<StoredPour, 'id'>;
   events!: Table<StoredEvent, [string, number]>;
   kept!: Table<{ name: keyof Kept; value: Kept[keyof Kept] }, string>;
@@ -97,6 +100,7 @@ class NeriteDb extends Dexie {
             for (const gone of ['pieceId', 'before', 'after']) delete edit[gone];
           });
       });
+    this.version(3).stores({ slopes: 'id' });
   }
 }
 

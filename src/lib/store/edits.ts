@@ -5,10 +5,11 @@ import { db, type Change, type Edit, type Edited } from './db';
 const KEPT = 200;
 /** Edits with the same mark within this time are one, ms. */
 const MERGE = 1500;
-/** What is not of one piece is undone here. */
+/** What is not of one piece is undone in one of these. */
 export const SHELF = 'the shelf';
+export const SLOPES = 'the slopes';
 
-const tables = [db.pieces, db.resins, db.colourants, db.vessels, db.stock, db.edits];
+const tables = [db.pieces, db.resins, db.colourants, db.vessels, db.stock, db.slopes, db.edits];
 const inOne = <T>(body: () => Promise<T>): Promise<T> => db.transaction('rw', tables, body);
 
 const of = (scope: string): Promise<Edit[]> => db.edits.where('scope').equals(scope).sortBy('id');
@@ -81,24 +82,24 @@ export function editPieces(label: string, pieces: Piece[]): Promise<void> {
   });
 }
 
-/** One thing of the shelf to be put as it is given, or taken off where nothing is. */
-export type ShelfRow = { [T in Exclude<keyof Edited, 'pieces'>]: { table: T; id: string; row: Edited[T] | null } }[Exclude<
+/** One thing of the shelf, or a slope, to be put as it is given, or taken off where nothing is. */
+export type Row = { [T in Exclude<keyof Edited, 'pieces'>]: { table: T; id: string; row: Edited[T] | null } }[Exclude<
   keyof Edited,
   'pieces'
 >];
 
-/** Puts things on the shelf, changes them or takes them off, all or none, remembered as one for undo. */
-export function editShelf(label: string, rows: ShelfRow[], mark?: string): Promise<void> {
+/** Puts things of the shelf or slopes, changes them or takes them off, all or none, remembered as one for undo. */
+export function editRows(scope: typeof SHELF | typeof SLOPES, label: string, rows: Row[], mark?: string): Promise<void> {
   return inOne(async () => {
     const changes: Change[] = [];
     for (const { table, id, row } of rows)
       changes.push({ table, id, before: ((await db.table(table).get(id)) as never) ?? null, after: row as never });
     await put(changes, 'after');
-    await remember(SHELF, label, changes, mark);
+    await remember(scope, label, changes, mark);
   });
 }
 
-/** What undo and redo would do to a piece or the shelf; undefined where there is nothing. The adding of a piece is not undone. */
+/** What undo and redo would do in a scope; undefined where there is nothing. The adding of a piece is not undone. */
 const canUndo = (e: Edit): boolean => !e.undone && !e.changes.every((c) => c.table === 'pieces' && !c.before);
 
 export async function undoable(scope: string): Promise<{ undo?: string; redo?: string }> {

@@ -31,6 +31,9 @@ class Shared {
   get stock() {
     return this.#bench.current?.stock;
   }
+  get slopes() {
+    return this.#bench.current?.slopes;
+  }
   get rooms() {
     return this.#bench.current?.rooms;
   }

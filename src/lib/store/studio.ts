@@ -1,4 +1,4 @@
-import { vesselsOf, type Piece, type Pour, type PourEvent, type Stock, type Studio, type Vessel } from '#core/document';
+import { vesselsOf, type Piece, type Pour, type PourEvent, type Slope, type Stock, type Studio, type Vessel } from '#core/document';
 import { db, keep, kept, type StoredEvent, type StoredPour } from './db';
 
 const plainEvent = ({ pourId: _, ...event }: StoredEvent): PourEvent => event as PourEvent;
@@ -20,7 +20,7 @@ export async function readPour(id: string): Promise<Pour | undefined> {
   return pour && withEvents(pour, events);
 }
 
-const everything = [db.pieces, db.resins, db.colourants, db.rooms, db.vessels, db.stock, db.pours, db.events, db.kept, db.edits];
+const everything = [db.pieces, db.resins, db.colourants, db.rooms, db.vessels, db.stock, db.slopes, db.pours, db.events, db.kept, db.edits];
 
 /** Whether this browser has been started in before. */
 export const isStarted = async (): Promise<boolean> => (await db.kept.get('settings')) !== undefined;
@@ -28,24 +28,25 @@ export const isStarted = async (): Promise<boolean> => (await db.kept.get('setti
 /** Whether a studio that was replaced can be brought back. */
 export const hasBefore = async (): Promise<boolean> => (await db.kept.get('before')) !== undefined;
 
-/** A studio without its pours, with its shelf. */
-export type Bench = Omit<Studio, 'pours' | 'format' | 'version'> & { vessels: Vessel[]; stock: Stock[] };
+/** A studio without its pours, with its shelf and its slopes. */
+export type Bench = Omit<Studio, 'pours' | 'format' | 'version'> & { vessels: Vessel[]; stock: Stock[]; slopes: Slope[] };
 
 /** The studio without its pours, as it stood at one moment; undefined before the first start. */
 export function readBench(): Promise<Bench | undefined> {
-  return db.transaction('r', [db.pieces, db.resins, db.colourants, db.rooms, db.vessels, db.stock, db.kept], async () => {
+  return db.transaction('r', [db.pieces, db.resins, db.colourants, db.rooms, db.vessels, db.stock, db.slopes, db.kept], async () => {
     const settings = await kept('settings');
     const method = await kept('method');
     if (!settings || !method) return undefined;
-    const [rooms, resins, colourants, pieces, vessels, stock] = await Promise.all([
+    const [rooms, resins, colourants, pieces, vessels, stock, slopes] = await Promise.all([
       db.rooms.toArray(),
       db.resins.toArray(),
       db.colourants.toArray(),
       db.pieces.toArray(),
       db.vessels.toArray(),
       db.stock.toArray(),
+      db.slopes.toArray(),
     ]);
-    return { settings, method, rooms, resins, colourants, pieces, vessels, stock };
+    return { settings, method, rooms, resins, colourants, pieces, vessels, stock, slopes };
   });
 }
 
@@ -75,6 +76,7 @@ export function replaceStudio(studio: Studio): Promise<void> {
       db.pieces.bulkAdd(studio.pieces),
       db.vessels.bulkAdd(vesselsOf(studio)),
       db.stock.bulkAdd(studio.stock ?? []),
+      db.slopes.bulkAdd(studio.slopes ?? []),
       db.pours.bulkAdd(studio.pours.map(({ events: _, ...pour }) => pour)),
       db.events.bulkAdd(studio.pours.flatMap((pour) => pour.events.map((event) => ({ ...event, pourId: pour.id })))),
     ]);

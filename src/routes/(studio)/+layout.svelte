@@ -12,6 +12,7 @@
 
   const places = [
     { href: '/pieces', name: 'Pieces' },
+    { href: '/tints', name: 'Tints' },
     { href: '/mix', name: 'Mix' },
     { href: '/log', name: 'Log' },
     { href: '/shelf', name: 'Shelf' },

@@ -2,7 +2,7 @@
   import type { ShelfPreview } from '#core/formats';
   import type { Means } from '#core/plan';
   import { itemName, type Ledger } from '#core/stock';
-  import { editShelf } from '$lib/store/edits';
+  import { editRows, SHELF } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
   import { readShelfFile } from '$lib/work/shelf';
   import { attempt } from '$lib/ui/attempt';
@@ -47,7 +47,7 @@
     attempt(async () => {
       if (!preview) return;
       const rows = [...preview.added, ...preview.changed.map((c) => c.after)].map((row) => ({ table: 'stock' as const, id: row.id, row }));
-      await editShelf(`Bring in ${fileName}`, rows);
+      await editRows(SHELF, `Bring in ${fileName}`, rows);
       open = false;
     });
 </script>

@@ -1,10 +1,10 @@
-import { editShelf, type ShelfRow } from '$lib/store/edits';
+import { editRows, SHELF, type Row } from '$lib/store/edits';
 import { attempt } from '$lib/ui/attempt';
 import type { CellReading } from '$lib/ui/table/columns';
 import { bare, plain, readWithin, type Range } from '#core/units';
 
 /** Puts one thing of the shelf; false where that failed. */
-export const put = (label: string, row: ShelfRow, mark?: string): Promise<boolean> => attempt(() => editShelf(label, [row], mark));
+export const put = (label: string, row: Row, mark?: string): Promise<boolean> => attempt(() => editRows(SHELF, label, [row], mark));
 
 /** An id nothing has yet. */
 export const freshId = (kind: string, taken: { id: string }[]): string => {

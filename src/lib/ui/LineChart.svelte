@@ -1,0 +1,93 @@
+<script lang="ts">
+  import type { Chart as ChartType, ChartDataset } from 'chart.js';
+  import { onDestroy } from 'svelte';
+
+  /** A line chart in the app's own ink. What it says must be said in words beside it too: `label` names it for those who cannot see it. */
+  export interface Line {
+    name: string;
+    points: { x: number; y: number }[];
+    colour: string;
+    dashed?: boolean;
+    /** Colour of each point; without them the line has no points. */
+    dots?: string[];
+  }
+  interface Props {
+    label: string;
+    lines: Line[];
+    x: { min: number; max: number; title?: string; ticks?: (value: number) => string };
+    y: { min: number; max: number; step: number; title?: string };
+  }
+  let { label, lines, x, y }: Props = $props();
+
+  let canvas = $state<HTMLCanvasElement>();
+  let chart: ChartType<'line'> | undefined;
+  let gone = false;
+  const [INK, SOFT, RULE] = ['#1b2730', '#586470', '#e2dfd8'];
+
+  const sets = $derived(
+    lines.map((line): ChartDataset<'line'> => ({
+      label: line.name,
+      data: line.points,
+      borderColor: line.colour,
+      borderWidth: 1.5,
+      ...(line.dashed && { borderDash: [5, 4] }),
+      pointRadius: line.dots ? 7 : 0,
+      pointHoverRadius: line.dots ? 8 : 0,
+      ...(line.dots && { pointBackgroundColor: line.dots, pointBorderColor: '#ffffff', pointBorderWidth: 1.5 }),
+    })),
+  );
+
+  async function draw(on: HTMLCanvasElement) {
+    const { Chart, LineController, LineElement, LinearScale, PointElement } = await import('chart.js');
+    if (gone) return;
+    Chart.register(LineController, LineElement, LinearScale, PointElement);
+    Chart.defaults.font.family = "'Atkinson Hyperlegible Next Variable', sans-serif";
+    chart = new Chart(on, {
+      type: 'line',
+      data: { datasets: sets },
+      options: {
+        animation: false,
+        maintainAspectRatio: false,
+        events: [],
+        layout: { padding: { right: 8, top: 6 } },
+        scales: { x: { type: 'linear' }, y: { type: 'linear' } },
+      },
+    });
+    update();
+  }
+  function update() {
+    if (!chart) return;
+    chart.data.datasets = sets;
+    const axis = ({ min, max, title }: { min: number; max: number; title?: string }) => ({
+      type: 'linear' as const,
+      min,
+      max,
+      border: { display: false },
+      title: { display: Boolean(title), text: title ?? '', color: SOFT },
+    });
+    chart.options.scales = {
+      x: {
+        ...axis(x),
+        grid: { display: false },
+        ticks: x.ticks
+          ? { stepSize: 1, includeBounds: false, autoSkip: false, color: INK, callback: (v: string | number) => x.ticks!(Number(v)) }
+          : { color: SOFT },
+      },
+      y: { ...axis(y), grid: { color: RULE }, ticks: { color: SOFT, stepSize: y.step, callback: (v) => Number(Number(v).toFixed(2)) } },
+    };
+    chart.update('none');
+  }
+  $effect(() => {
+    if (canvas && !chart) void draw(canvas);
+  });
+  $effect(() => {
+    void [sets, x, y];
+    update();
+  });
+  onDestroy(() => {
+    gone = true;
+    chart?.destroy();
+  });
+</script>
+
+<div class="relative h-full min-h-0 w-full" role="img" aria-label={label}><canvas bind:this={canvas} aria-hidden="true"></canvas></div>

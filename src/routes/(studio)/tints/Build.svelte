@@ -1,0 +1,81 @@
+<script lang="ts">
+  import { fromDeepest, fromPalest, hexOf, lightness, recipeSeen, withWhite, type Built, type BuildStep } from '#core/tint';
+  import { fixed, writeVolume } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
+  import { writeDose } from '$lib/ui/doses';
+  import Scrolled from '$lib/ui/Scrolled.svelte';
+  import Sheet from '$lib/ui/Sheet.svelte';
+  import type { Worked } from './bench.svelte';
+  import { stopWords } from './words';
+
+  /** The slope out of one cup: upward from the palest by drops, or downward from the deepest with clear or with white. */
+  let { work }: { work: Worked } = $props();
+
+  const ways = [
+    { value: 'up', label: 'up, by drops' },
+    { value: 'clear', label: 'down, with clear' },
+    { value: 'white', label: 'down, with white' },
+  ] as const;
+  let way = $state<(typeof ways)[number]['value']>('up');
+
+  /** What is most of all white: much scatter for little of its own colour. */
+  const whites = $derived(
+    work.means.colourants
+      .filter((c) => Math.min(...c.scatter) > 20 * Math.max(...c.absorb))
+      .sort((a, b) => Math.min(...b.scatter) - Math.min(...a.scatter)),
+  );
+  const settings = $derived(shared.settings!);
+  const wanted = $derived(work.solved.cups.map((c) => ({ name: c.cup.name, ml: c.cup.ml, recipe: c.recipe })));
+  const bottle = $derived({ resin: work.means.resin, colourants: work.means.colourants, scaleStep: settings.scaleStep });
+  const built = $derived.by((): Built => {
+    if (way === 'up') return fromPalest(wanted, bottle);
+    if (way === 'clear') return fromDeepest(wanted, bottle);
+    const white = whites[0];
+    if (!white) return { ok: false, says: 'There is no white on the shelf to lighten with.' };
+    const aims = { wanted: work.solved.cups.map((c) => c.wanted), film: work.slope.film, ground: work.means.ground, whiteId: white.id };
+    return withWhite(wanted, aims, bottle);
+  });
+  const volume = (ml: number): string => writeVolume(ml, settings.volume);
+  const nameOf = (id: string): string => work.means.colourants.find((c) => c.id === id)?.name ?? id;
+  const cupOf = (step: BuildStep) => work.solved.cups[step.cup]!;
+  const seen = (step: BuildStep) => recipeSeen(step.recipe, work.means.colourants, work.slope.film, work.means.ground);
+</script>
+
+<Sheet title="Build it from one cup" class="min-h-44 grow">
+  {#snippet aside()}
+    <select class="input w-auto! min-h-7! px-1! text-[13px]" aria-label="Which way" bind:value={way}
+      >{#each ways as w (w.value)}<option value={w.value}>{w.label}</option>{/each}</select
+    >
+  {/snippet}
+  <Scrolled label="Steps" class="min-h-0 grow">
+    {#if built.ok}
+      <ol class="text-[13px]">
+        {#each built.steps as step, i (step.cup)}
+          {@const last = i === built.steps.length - 1}
+          <li class="flex gap-2 border-b border-rule px-3 py-1">
+            <span class="mt-0.5 h-4 w-5 shrink-0 rounded-[2px] border border-line" style:background-color={hexOf(seen(step))}></span>
+            <span
+              >{i + 1}
+              {#if step.clearMl > 0.05}Add <b>{volume(step.clearMl)}</b> of clear.{/if}
+              {#if i === 0}Tint all <b>{volume(built.startMl)}</b>:{:else if step.add.length}Add{:else if step.clearMl <= 0.05}Nothing to
+                add.{/if}
+              {#each step.add as d, k (d.colourantId)}{k ? ' + ' : ''}<b>{writeDose(d)}</b> {nameOf(d.colourantId)}{/each}{step.add.length
+                ? '.'
+                : ''}
+              {#if last}What is left is <b>{cupOf(step).cup.name}</b>.{:else}Pour off <b>{volume(step.pourOff)}</b>: {cupOf(step).cup
+                  .name}.{/if}
+              <span class="text-soft">L {fixed(lightness(seen(step)), 2)}{step.stops ? `; ${stopWords[step.stops]}` : ''}</span></span
+            >
+          </li>
+        {/each}
+      </ol>
+      <p class="px-3 py-1 text-[12.5px] text-soft">
+        {way === 'white'
+          ? `Lightened with ${whites[0]!.name}: paler and more opaque than thinned.`
+          : 'What whole drops round off is made good in the next cup.'} Stir each time until no streak is left.
+      </p>
+    {:else}
+      <p class="px-3 py-2 text-[13px] text-warn">{built.says}</p>
+    {/if}
+  </Scrolled>
+</Sheet>

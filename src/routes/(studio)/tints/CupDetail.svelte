@@ -1,0 +1,83 @@
+<script lang="ts">
+  import { limits, withCupInserted, withoutCup, type Slope } from '#core/document';
+  import { deltaE } from '#core/tint';
+  import { plain, readWithin, volume, writeShare, writeVolume } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
+  import { writeDose } from '$lib/ui/doses';
+  import LiveField from '$lib/ui/LiveField.svelte';
+  import type { MadeCup, SlopeBench, Worked } from './bench.svelte';
+
+  /** The chosen cup: its name and amount, what goes into it, whether it is kept as it is, and its neighbours. */
+  let { bench, work, cup, onpick }: { bench: SlopeBench; work: Worked; cup: MadeCup; onpick: (cupId: string) => void } = $props();
+
+  const unit = $derived(shared.settings!.volume);
+  const at = $derived(work.slope.cups.findIndex((c) => c.id === cup.cup.id));
+  const total = $derived(cup.made.recipe.reduce((sum, p) => sum + p.load, 0));
+  const rounding = $derived(deltaE(cup.seen, cup.madeSeen));
+  const nameOf = (id: string): string => work.means.colourants.find((c) => c.id === id)?.name ?? id;
+
+  /** The slope with this cup changed. */
+  const withCup =
+    (id: string, change: (c: Slope['cups'][0]) => Slope['cups'][0]) =>
+    (slope: Slope): Slope => ({ ...slope, cups: slope.cups.map((c) => (c.id === id ? change(c) : c)) });
+
+  function rename(event: Event & { currentTarget: HTMLInputElement }) {
+    const name = event.currentTarget.value.trim().slice(0, 80);
+    if (name && name !== cup.cup.name)
+      void bench.commit(
+        `Rename ${cup.cup.name}`,
+        withCup(cup.cup.id, (c) => ({ ...c, name })),
+      );
+    else event.currentTarget.value = cup.cup.name;
+  }
+  function lock() {
+    const { id, name, recipe: locked } = cup.cup;
+    const recipe = $state.snapshot(cup.recipe);
+    void bench.commit(
+      locked ? `Let ${name} follow the slope` : `Keep ${name} as it is`,
+      withCup(id, ({ recipe: _, ...c }) => (locked ? c : { ...c, recipe })),
+    );
+  }
+  async function insert(before: number) {
+    await bench.commit('Put a cup in', (slope) => withCupInserted(slope, before));
+    const added = bench.slope?.cups[before];
+    if (added) onpick(added.id);
+  }
+  function remove() {
+    const { id, name } = cup.cup;
+    void bench.commit(`Take ${name} out`, (slope) => withoutCup(slope, id));
+    onpick(work.slope.cups[at === 0 ? 1 : at - 1]!.id);
+  }
+  const full = $derived(work.slope.cups.length >= limits.slopeCups.max);
+</script>
+
+<div class="flex flex-wrap items-center gap-x-3 gap-y-1 border-y border-rule py-1.5 text-[13px]">
+  <label class="flex items-center gap-1.5 text-soft"
+    >cup<input class="input w-28! min-h-7! px-2! text-ink" value={cup.cup.name} maxlength="80" onchange={rename} /></label
+  >
+  <LiveField
+    narrow
+    tight
+    label="holds"
+    value={cup.cup.ml}
+    shows={writeVolume(cup.cup.ml, unit)}
+    read={(t) => readWithin(volume, t, { min: 0.1, max: limits.vessel.max }, 'A cup', (v) => writeVolume(v, unit), unit)}
+    commit={(ml) =>
+      bench.commit(
+        `Change the amount of ${cup.cup.name}`,
+        withCup(cup.cup.id, (c) => ({ ...c, ml })),
+      )}
+  />
+  <button type="button" class="chip" aria-pressed={Boolean(cup.cup.recipe)} onclick={lock}
+    >{cup.cup.recipe ? 'Unlock it' : 'Lock it'}</button
+  >
+  <button type="button" class="chip" disabled={full} onclick={() => insert(at)}>Insert before</button>
+  <button type="button" class="chip" disabled={full} onclick={() => insert(at + 1)}>Insert after</button>
+  <button type="button" class="chip" disabled={work.slope.cups.length <= limits.slopeCups.min} onclick={remove}>Take out</button>
+  <p class="basis-full text-soft">
+    {#each cup.made.doses as d, i (d.colourantId)}{i ? ', ' : ''}{writeDose(d)} of {nameOf(d.colourantId)}{:else}Clear resin{/each}:
+    {writeShare(total)} of A + B. In whole drops it comes {rounding < 0.05 ? 'out as planned' : `ΔE ${plain(rounding, 1)} from the plan`},
+    lightness
+    {plain(cup.lightness, 3)}.
+  </p>
+</div>

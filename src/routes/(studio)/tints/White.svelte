@@ -1,0 +1,153 @@
+<script lang="ts">
+  import { ownLimit } from '#core/document';
+  import { thickenedBy, viscosity } from '#core/cure';
+  import { mixedDensity } from '#core/mix';
+  import { contrastOf, HIDES, hidingFilm, hidingLoad, recipeLayer, solidsShare, stickFilm } from '#core/tint';
+  import { bare, fixed, fraction, plain, readWithin, writeShare, writeTemperature } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
+  import LineChart from '$lib/ui/LineChart.svelte';
+  import LiveField from '$lib/ui/LiveField.svelte';
+  import type { Worked } from './bench.svelte';
+
+  /** When a white is opaque enough: contrast left over dark and pale, by film and load, and what a dipped stick says of it. */
+  let { work }: { work: Worked } = $props();
+
+  const paste = $derived(work.means.colourants.filter((c) => Math.min(...c.scatter) > 2 * Math.max(...c.absorb)));
+  let chosen = $state('');
+  const white = $derived(
+    paste.find((c) => c.id === chosen) ?? [...paste].sort((a, b) => Math.min(...b.scatter) - Math.min(...a.scatter))[0],
+  );
+  const resin = $derived(work.means.resin);
+  const method = $derived(shared.method!);
+  const most = $derived(white ? ownLimit(white, resin.loadLimit) : 0);
+  let typedLoad = $state<number>();
+  const load = $derived(Math.min(most, typedLoad ?? 0.06));
+  let seconds = $state(5);
+  let below = $state(30);
+
+  const recipe = $derived(white ? [{ colourantId: white.id, load }] : []);
+  const layerAt = (share: number, film: number) => recipeLayer([{ colourantId: white!.id, load: share }], work.means.colourants, film);
+  const films = $derived([0.15, method.foamFilm, 0.43, 1, 1.5].filter((f, i, all) => all.indexOf(f) === i).sort((a, b) => a - b));
+  const [FROM, TO] = [0.02, 1.6];
+  const curve = (share: number) =>
+    Array.from({ length: 60 }, (_, i) => FROM + ((TO - FROM) * i) / 59).map((x) => ({ x, y: contrastOf(layerAt(share, x)) }));
+  const from = $derived(white ? hidingFilm(layerAt(load, 1)) : Infinity);
+  const enough = $derived(white ? hidingLoad(white, method.foamFilm, most) : undefined);
+
+  const roomC = $derived(shared.means!.roomC);
+  const mu = $derived(
+    viscosity(resin, method, roomC, 0, method.whitePaste * thickenedBy(solidsShare(recipe, work.means.colourants, mixedDensity(resin)))),
+  );
+  const onStick = $derived(stickFilm(mu, below, seconds, mixedDensity(resin)));
+  const stick = $derived(white ? contrastOf(layerAt(load, onStick)) : 0);
+  const board = $derived(white ? contrastOf(layerAt(load, method.foamFilm)) : 0);
+  const mm = (v: number): string => `${plain(v, 2)} mm`;
+</script>
+
+<div class="min-h-0 grow overflow-y-auto px-4 py-3">
+  {#if white}
+    <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
+      <label class="flex items-center gap-2 text-[13px] text-soft"
+        >white<select class="input min-h-7! w-auto! text-ink" value={white.id} onchange={(e) => (chosen = e.currentTarget.value)}
+          >{#each paste as c (c.id)}<option value={c.id}>{c.name}</option>{/each}</select
+        ></label
+      >
+      <LiveField
+        narrow
+        tight
+        label="load"
+        value={load}
+        shows={writeShare(load)}
+        read={(t) => readWithin(fraction, t, { min: 0.001, max: most }, 'A load', writeShare, '%')}
+        commit={async (v) => void (typedLoad = v)}
+        hint="of A + B; its makers allow {writeShare(most)}"
+      />
+    </div>
+    <p class="mt-3 max-w-3xl">
+      Opaque enough is a contrast of <b>{fixed(HIDES, 2)}</b>: over dark it then looks {writeShare(HIDES)} as light as over pale.
+      {#if from === Infinity}At {writeShare(load)} no film of it hides.{:else}At {writeShare(load)} it hides from <b>{mm(from)}</b> on.{/if}
+      {enough === undefined
+        ? `As foam of ${mm(method.foamFilm)} no load its makers allow hides.`
+        : `As foam of ${mm(method.foamFilm)} it hides from a load of ${writeShare(enough)}.`}
+    </p>
+    <div class="mt-3 grid gap-4 md:grid-cols-[minmax(0,1fr)_240px]">
+      <div class="h-64">
+        <LineChart
+          label="Contrast by film at {writeShare(load)} and at half of it; hiding from {fixed(HIDES, 2)}"
+          lines={[
+            { name: writeShare(load), points: curve(load), colour: '#1b2730' },
+            { name: 'half of it', points: curve(load / 2), colour: '#586470', dashed: true },
+            {
+              name: 'hides',
+              points: [
+                { x: 0, y: HIDES },
+                { x: TO, y: HIDES },
+              ],
+              colour: '#b8421c',
+            },
+          ]}
+          x={{ min: 0, max: TO, title: 'film, mm' }}
+          y={{ min: 0, max: 1, step: 0.1, title: 'contrast' }}
+        />
+      </div>
+      <table class="self-start text-[13px]">
+        <caption class="pb-1 text-left text-soft"
+          >Solid {writeShare(load)}, dashed {writeShare(load / 2)}; the line is {fixed(HIDES, 2)}</caption
+        >
+        <thead
+          ><tr class="border-b border-line text-left [&>th]:py-0.5 [&>th]:pr-3 [&>th]:font-normal"
+            ><th scope="col">film</th><th scope="col">contrast</th><th scope="col">hides</th></tr
+          ></thead
+        >
+        <tbody>
+          {#each films as film (film)}
+            {@const contrast = contrastOf(layerAt(load, film))}
+            <tr class="border-b border-rule [&>td]:py-0.5 [&>td]:pr-3"
+              ><td>{mm(film)}{film === method.foamFilm ? ', foam' : ''}</td><td>{fixed(contrast, 2)}</td><td
+                >{contrast >= HIDES ? 'yes' : 'not yet'}</td
+              ></tr
+            >
+          {/each}
+        </tbody>
+      </table>
+    </div>
+    <h2 class="mt-5 text-[19px]">The stick test</h2>
+    <div class="mt-1 flex flex-wrap items-center gap-x-5 gap-y-2">
+      <LiveField
+        narrow
+        tight
+        label="seconds after lifting"
+        value={seconds}
+        shows={plain(seconds, 1)}
+        read={(t) => readWithin(bare, t, { min: 1, max: 120 }, 'A wait', (v) => `${plain(v, 0)} s`)}
+        commit={async (v) => void (seconds = v)}
+      />
+      <LiveField
+        narrow
+        tight
+        label="below its upper end"
+        value={below}
+        shows={`${plain(below, 0)} mm`}
+        read={(t) => readWithin(bare, t.replace(/\s*mm$/, ''), { min: 2, max: 200 }, 'A place', mm)}
+        commit={async (v) => void (below = v)}
+      />
+    </div>
+    <p class="mt-2 max-w-3xl">
+      Freshly mixed at {writeTemperature(roomC, shared.settings!.temperature)} this white is {plain(mu, 2)} Pa·s, so {plain(seconds, 1)} s after
+      lifting the stick keeps
+      <b>{mm(onStick)}</b> of it {plain(below, 0)} mm down: contrast <b>{fixed(stick, 2)}</b>, {stick >= HIDES
+        ? 'so no wood shows'
+        : 'so the wood shows through'}. On the board foam is {mm(method.foamFilm)}: contrast <b>{fixed(board, 2)}</b>{stick >= HIDES &&
+      board < HIDES
+        ? '. A stick that shows no wood promises more than the foam will keep: look at it again when it has run thin.'
+        : board >= HIDES
+          ? ', and it hides there too.'
+          : ', and it does not hide there either.'}
+    </p>
+  {:else}
+    <p class="text-soft">
+      No colourant on the shelf scatters enough to be a white. <a class="underline" href="/shelf?view=colourants">Put one there</a>, or
+      measure one of your own.
+    </p>
+  {/if}
+</div>
