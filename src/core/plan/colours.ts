@@ -1,4 +1,4 @@
-import type { Coat, Colourant } from '#core/document';
+import type { Coat, Colourant, Sea } from '#core/document';
 import { openOf } from '#core/document';
 import { inlandBand, partition, type Cut, type Region, type Ring } from '#core/geometry';
 import {
@@ -132,7 +132,9 @@ export function chartColours(site: Site, cut: Cut, colourants: Colourant[], stag
     for (const foam of foams)
       foam.piles = foam.piles.map((p) => (regionAt(site, coat, p.part).area > 0 ? laid(p, coat, n, colourants) : p));
   }
-  const { gravel, dry } = piece.sea;
+  // what is strewn on the beach comes with its sand
+  const { gravel, dry }: Partial<Sea> =
+    laidCoats.length === piece.coats.length || laidCoats.some((c) => c.kind === 'sand') ? piece.sea : {};
   return {
     patches: piles.map((pile) => {
       const colour = seen(pile);

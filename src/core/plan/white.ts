@@ -1,7 +1,8 @@
 import { openOf, type WaveCoat } from '#core/document';
 import { waveLength } from '#core/geometry';
-import { foamVolume, lineVolume } from '#core/mix';
-import { contrastOf, hidingFilm, recipeLayer } from '#core/tint';
+import { contrastOf, hidingFilm, recipeLayer, stickFilm } from '#core/tint';
+import { foamVolume, lineVolume, mixedDensity } from '#core/mix';
+import { whiteThickness } from './batch';
 import type { PiecePlan } from './piece';
 
 /** The white of a wave reckoned both ways, ml, all like pieces together, and the line it is laid along, mm of one piece. */
@@ -30,4 +31,16 @@ export function whiteAmounts({ site }: Pick<PiecePlan, 'site'>, wave: WaveCoat):
 export function whiteHiding({ means }: Pick<PiecePlan, 'means'>, wave: WaveCoat): { contrast: number; hidesFrom: number } {
   const layer = recipeLayer(wave.white.recipe, means.colourants, means.method.foamFilm);
   return { contrast: contrastOf(layer), hidesFrom: hidingFilm(layer) };
+}
+
+/** Where a dipped stick is looked at: mm below its upper end, seconds after it was lifted. */
+const STICK = { below: 30, seconds: 5 } as const;
+
+/** What a stick dipped into the white shows when the wave is laid: the film it keeps, mm, and how that hides; undefined without a batch. */
+export function whiteStick({ pours, means }: Pick<PiecePlan, 'pours' | 'means'>, wave: WaveCoat) {
+  const batch = pours.flatMap((p) => p.batches).find((b) => b.cups.some((c) => c.key === `${wave.id}/white`));
+  if (!batch) return undefined;
+  const mu = whiteThickness(batch, means, wave.layAt);
+  const film = stickFilm(mu, STICK.below, STICK.seconds, mixedDensity(batch.resin));
+  return { ...STICK, mu, film, contrast: contrastOf(recipeLayer(wave.white.recipe, means.colourants, film)) };
 }

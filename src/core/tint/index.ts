@@ -3,6 +3,7 @@ export * from './layer';
 export * from './recipe';
 export * from './ground';
 export * from './screen';
+export * from './differ';
 export * from './hides';
 export * from './counted';
 export * from './slope';

@@ -1,7 +1,7 @@
 import type { Colourant, Part, Resin } from '#core/document';
 import { counted, type Counted } from './counted';
 import type { Rgb } from './layer';
-import { deltaE } from './screen';
+import { deltaE } from './differ';
 import { mostOf, recipeSeen, scaled } from './slope';
 
 /** What a colour is matched in: a film over a ground, and the cup that is filled. */

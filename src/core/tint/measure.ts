@@ -1,5 +1,5 @@
 import { internalOf, layerOver, seenOf, type Rgb } from './layer';
-import { deltaE } from './screen';
+import { deltaE } from './differ';
 
 /** K and S of one channel, per mm. */
 export interface Strength {

@@ -1,50 +1,15 @@
-import { differenceCiede2000, formatHex, modeLab65, modeLrgb, modeOklab, modeOklch, modeRgb, useMode } from 'culori/fn';
+import { formatHex, modeLrgb, modeOklab, modeRgb, useMode } from 'culori/fn';
 import type { Rgb } from './layer';
 
 useMode(modeLrgb);
-const toRgb = useMode(modeRgb);
+useMode(modeRgb);
 const toOklab = useMode(modeOklab);
-const toOklch = useMode(modeOklch);
-const toLrgb = useMode(modeLrgb);
-useMode(modeLab65);
-const ciede = differenceCiede2000();
-
-const linear = ([r, g, b]: Rgb) => ({ mode: 'lrgb' as const, r, g, b });
 
 /** Linear sRGB as the "#rrggbb" a screen takes. */
-export const hexOf = (colour: Rgb): string => formatHex(linear(colour));
-
-/** Linear sRGB of a colour as a screen takes it. @throws RangeError where it is none */
-export function ofHex(hex: string): Rgb {
-  const colour = toLrgb(hex);
-  if (!colour) throw new RangeError(`“${hex}” is no colour; write it as #1a4f7a`);
-  return [colour.r, colour.g, colour.b];
-}
-
-/** Screen channels, 0 to 255, whole. */
-export function bytesOf(colour: Rgb): [number, number, number] {
-  const { r, g, b } = toRgb(linear(colour));
-  const byte = (v: number): number => Math.round(255 * Math.min(1, Math.max(0, v)));
-  return [byte(r), byte(g), byte(b)];
-}
+export const hexOf = ([r, g, b]: Rgb): string => formatHex({ mode: 'lrgb', r, g, b });
 
 /** OKLab lightness of a seen colour (Ottosson 2020), 0 to 1. */
-export const lightness = (colour: Rgb): number => toOklab(linear(colour)).l;
+export const lightness = ([r, g, b]: Rgb): number => toOklab({ mode: 'lrgb', r, g, b }).l;
 
 /** The same of a colour as a screen takes it. */
 export const lightnessOf = (hex: string): number => toOklab(hex)?.l ?? 0;
-
-/** Below this chroma a colour has no hue to speak of. */
-const GREY = 0.004;
-
-/** OKLCH hue of a seen colour, degrees; undefined of a grey. */
-export function hue(colour: Rgb): number | undefined {
-  const { c, h } = toOklch(linear(colour));
-  return c < GREY ? undefined : h;
-}
-
-/** How far apart two seen colours are (CIEDE2000, D65): about 1 can just be told, and from 3 on they do not match. */
-export const deltaE = (a: Rgb, b: Rgb): number => ciede(linear(a), linear(b));
-
-/** From this difference on two colours are never called a match. */
-export const MATCHES = 3;

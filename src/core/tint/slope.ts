@@ -3,7 +3,8 @@ import { totalLoad } from '#core/mix';
 import { groundNamed } from './ground';
 import { seenColour, stackOver, type Rgb } from './layer';
 import { recipeLayer } from './recipe';
-import { deltaE, hue, lightness } from './screen';
+import { deltaE, hue } from './differ';
+import { lightness } from './screen';
 
 /** What keeps a cup from the lightness it was asked for: its colourants' limit, the clear ground itself, or the mixture. */
 export type Stop = 'limit' | 'ground' | 'mixture';

@@ -34,7 +34,7 @@
     { value: 'slope', label: 'In the cup and on the board' },
     { value: 'white', label: 'White' },
   ] as const;
-  let view = $state<(typeof views)[number]['value']>('slope');
+  let view = $state<(typeof views)[number]['value']>(page.url.searchParams.get('view') === 'white' ? 'white' : 'slope');
   let using = $state(false);
   let menu = $state<SlopeMenu>();
   const steps = new Live(() => undoable(SLOPES));
@@ -63,15 +63,23 @@
 <main class="flex min-h-full flex-col gap-3 px-4 pt-2 pb-3 lg:h-full">
   <div class="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-2">
     <h1 class="text-[28px] leading-tight">{work?.slope.name ?? 'Tints'}</h1>
-    {#if work}
-      <p class="min-w-0 flex-1 basis-60 text-[13px] text-soft">
-        {counted[work.slope.cups.length]} tints, {work.slope.palestFirst ? 'shore to deep' : 'deep to shore'}{uses.length
-          ? ` · used on ${uses.map((u) => u.piece.name).join(', ')}`
-          : ' · not used yet'}
-        {#if behind.length}<br /><span class="text-warn"
-            >{behind.map((u) => u.piece.name).join(', ')} {behind.length === 1 ? 'has' : 'have'} it as it was before.</span
-          >{/if}
-      </p>
+    {#if work && slopes && slopes.length > 1}
+      <div class="flex items-center gap-3 text-[13px] text-soft">
+        <label class="flex items-center gap-1.5"
+          >slope<select class="input min-h-8! w-auto! px-1! text-ink" value={id} onchange={(e) => show(e.currentTarget.value)}
+            >{#each slopes as s (s.id)}<option value={s.id}>{s.name}</option>{/each}</select
+          ></label
+        >
+        <label class="flex items-center gap-1.5"
+          >beside<select
+            class="input min-h-8! w-auto! max-w-32 px-1! text-ink"
+            value={beside?.id ?? ''}
+            onchange={(e) => show(id, e.currentTarget.value)}
+            ><option value="">none</option>{#each slopes.filter((s) => s.id !== id) as s (s.id)}<option value={s.id}>{s.name}</option
+              >{/each}</select
+          ></label
+        >
+      </div>
     {/if}
     <div class="ml-auto flex flex-wrap gap-2">
       <button
@@ -100,33 +108,22 @@
         <Sheet title="In the cup and on the board" class="min-h-0">
           {#snippet heading()}<Tabs label="What is looked at" bind:value={view} options={views} />{/snippet}
           {#snippet aside()}
-            <div class="flex items-center gap-3 text-[13px] text-soft">
-              <label class="flex items-center gap-1.5 max-sm:hidden"
-                >name<input class="input min-h-7! w-36! px-2! text-ink" value={work.slope.name} maxlength="80" onchange={rename} /></label
-              >
-              {#if slopes.length > 1}
-                <label class="flex items-center gap-1.5"
-                  >slope<select class="input min-h-7! w-auto! px-1! text-ink" value={id} onchange={(e) => show(e.currentTarget.value)}
-                    >{#each slopes as s (s.id)}<option value={s.id}>{s.name}</option>{/each}</select
-                  ></label
-                >
-                <label class="flex items-center gap-1.5"
-                  >beside<select
-                    class="input min-h-7! w-auto! px-1! text-ink"
-                    value={beside?.id ?? ''}
-                    onchange={(e) => show(id, e.currentTarget.value)}
-                    ><option value="">none</option>{#each slopes.filter((s) => s.id !== id) as s (s.id)}<option value={s.id}
-                        >{s.name}</option
-                      >{/each}</select
-                  ></label
-                >
-              {/if}
-            </div>
+            <p class="min-w-0 grow truncate text-right text-[13px] text-soft">
+              {#if behind.length}<span class="text-warn"
+                  >{behind.map((u) => u.piece.name).join(', ')}
+                  {behind.length === 1 ? 'has' : 'have'} it as it was before</span
+                >{:else}{counted[work.slope.cups.length]} tints, {work.slope.palestFirst ? 'shore to deep' : 'deep to shore'} · {uses.length
+                  ? `used on ${uses.map((u) => u.piece.name).join(', ')}`
+                  : 'not used yet'}{/if}
+            </p>
+            <label class="flex items-center gap-1.5 text-[13px] text-soft max-lg:hidden"
+              >name<input class="input min-h-7! w-36! px-2! text-ink" value={work.slope.name} maxlength="80" onchange={rename} /></label
+            >
           {/snippet}
           {#if view === 'white'}
             {#await import('./White.svelte') then { default: White }}<White {work} />{/await}
           {:else if besideWork}
-            <div class="grid min-h-0 grow grid-cols-2 divide-x divide-rule">
+            <div class="grid min-h-0 grow divide-rule sm:grid-cols-2 sm:divide-x">
               {#each [work, besideWork] as w (w.slope.id)}
                 <section class="flex min-h-0 min-w-0 flex-col" aria-label={w.slope.name}>
                   <h2 class="px-3 pt-2 text-[19px]">{w.slope.name}</h2>

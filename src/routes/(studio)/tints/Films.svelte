@@ -74,7 +74,9 @@
   <tbody>
     {#each rows as row (row.name)}
       <tr>
-        <th scope="row" class="w-28 truncate pr-2 text-left font-normal {row.planned ? 'font-bold text-ink' : 'text-soft'}">{row.name}</th>
+        <th scope="row" class="w-20 pr-2 leading-none sm:w-28 text-left font-normal {row.planned ? 'font-bold text-ink' : 'text-soft'}"
+          >{row.name}</th
+        >
         {#each row.seen as seen, i (cups[i]!.cup.id)}
           {@const hex = seen && hexOf(seen)}
           <td

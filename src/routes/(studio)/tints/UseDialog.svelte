@@ -65,9 +65,7 @@
                 checked={marked[c.key] ?? false}
                 onchange={(e) => (marked[c.key] = e.currentTarget.checked)}
               />
-              <span
-                >{c.piece.name}, coat {c.number}{#if why(c)}<span class="text-[13px] text-soft"> · {why(c)}</span>{/if}</span
-              >
+              <span>{c.piece.name}, coat {c.number}{why(c) && ` · ${why(c)}`}</span>
             </label>
           </li>
         {:else}<li class="py-2 text-soft">No piece has a sea yet.</li>

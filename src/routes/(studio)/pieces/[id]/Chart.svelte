@@ -2,7 +2,7 @@
   import type { Finding } from '#core/advice';
   import { linesOf, withPointAdded, type Point } from '#core/document';
   import { lineOf, middleOf, partOf, type Region } from '#core/geometry';
-  import type { PiecePlan } from '#core/plan';
+  import { chartColours, type PiecePlan } from '#core/plan';
   import { fixed, writeLength } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import BoardDrawing from '$lib/ui/BoardDrawing.svelte';
@@ -44,6 +44,13 @@
   // a curve that was taken off is not chosen any more
   $effect(() => {
     if (!lineOfKey(plan.piece, drawing.line)) drawing.line = 'shoreline';
+  });
+
+  /** The board as it is seen at the stage looked at; the finished one is planned already. */
+  const shown = $derived.by(() => {
+    const stage = drawing.stageOf(plan);
+    if (stage.coats === plan.piece.coats.length && !stage.wet) return plan;
+    return { ...plan, colours: chartColours(plan.site, plan.cut, plan.means.colourants, stage) };
   });
 
   const filmOf = (kind: 'sand' | 'sea'): number | undefined => plan.coats.find((c) => c.coat.kind === kind)?.film;
@@ -186,7 +193,7 @@
                 height={view.plot.height + 20}
                 class="fill-transparent"
               />
-              <g transform="scale({view.scale})"><BoardDrawing {plan} /></g>
+              <g transform="scale({view.scale})"><BoardDrawing plan={shown} /></g>
             </g>
             {#each marked as region, i (i)}
               <path
@@ -241,6 +248,7 @@
       </svg>
     {/if}
   </div>
+  {#if plan.piece.coats.length}{#await import('./Stages.svelte') then { default: Stages }}<Stages {plan} {drawing} />{/await}{/if}
   <Tools {editor} {plan} {drawing} {names} />
   {#if held}<p class="shrink-0 px-3 pb-1 text-[13px] text-warn" role="status">
       A curve stays on the board: 0 to {writeLength(plan.bounds.height, unit)} down, 0 to {writeLength(plan.bounds.width, unit)} across.

@@ -117,6 +117,10 @@
           })}
       />
     {/if}
+    {#if coat.kind === 'glaze' || coat.kind === 'sea'}{#await import('./Lacing.svelte') then { default: Lacing }}<Lacing
+          {plan}
+          coatId={coat.id}
+        />{/await}{/if}
     <SchoolField school={laying} value={laidOf(coat)} onchange={(laid) => set('Change how it is laid', { laid })} />
   {/if}
   <CoatPart {editor} {plan} {c} />

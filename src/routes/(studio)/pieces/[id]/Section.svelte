@@ -13,11 +13,11 @@
   }
   let { plan, drawing, selected, onselect }: Props = $props();
 
-  const [LEFT, RIGHT, TOP, BOARD] = [34, 16, 20, 14];
+  const [LEFT, RIGHT, TOP, BOARD] = [34, 16, 30, 14];
   let [width, height] = $state([0, 0]);
   const unit = $derived(shared.settings?.length ?? 'mm');
   const cut = $derived(drawing.cutOf(plan));
-  const section = $derived(sectionOf(plan, cut.a, cut.b));
+  const section = $derived(sectionOf(plan, cut.a, cut.b, drawing.stageOf(plan)));
   const across = $derived(Math.max(1, width - LEFT - RIGHT) / section.length);
   /** How many times taller than wide: whole, so that it can be said. */
   const taller = $derived(Math.max(1, Math.floor((height - TOP - BOARD - 24) / Math.max(0.5, section.height + section.primer) / across)));
@@ -116,6 +116,17 @@
   const heights = $derived(
     Array.from({ length: Math.floor(section.height + 1e-6) + 1 }, (_, i) => i).filter((mm) => up > 11 || mm % 2 === 0),
   );
+  /** Stretches of the cut that are seen as one colour from above. */
+  const seen = $derived.by(() => {
+    const step = (section.length / (section.along.length - 1)) * across;
+    const found: { x: number; width: number; colour: string | undefined }[] = [];
+    section.seen.forEach((colour, i) => {
+      const last = found.at(-1);
+      if (last && last.colour === colour) last.width += step;
+      else found.push({ x: x(section.along[i]!) - (i ? step / 2 : 0), width: i ? step : step / 2, colour });
+    });
+    return found;
+  });
   const chosen = $derived(section.layers.filter((l) => l.coatId === selected));
 </script>
 
@@ -136,6 +147,12 @@
       <text x={LEFT} y="13" text-anchor="middle" class="fill-ink text-[12px] font-bold">A</text>
       <text x={x(section.length)} y="13" text-anchor="middle" class="fill-ink text-[12px] font-bold">B</text>
       <text x="8" y="13" class="fill-soft">mm</text>
+      <g aria-label="Seen from above, through every coat" role="img">
+        {#each seen as run, i (i)}
+          <rect x={run.x} y="18" width={run.width + 0.3} height="7" fill={run.colour ?? 'url(#section-board)'} />
+        {/each}
+        <title>Seen from above, through every coat as thick as it lies there</title>
+      </g>
       <rect
         x={LEFT}
         y={floor + section.primer * up}

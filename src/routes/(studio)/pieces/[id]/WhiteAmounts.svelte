@@ -1,6 +1,6 @@
 <script lang="ts">
   import { limits, type WaveCoat } from '#core/document';
-  import { whiteAmounts, whiteHiding, type PiecePlan } from '#core/plan';
+  import { whiteAmounts, whiteHiding, whiteStick, type PiecePlan } from '#core/plan';
   import { siliconeLater } from '#core/prepare';
   import { HIDES } from '#core/tint';
   import { bare, fixed, plain, readWithin, writeHours, writeLength, writeVolume, type Reading } from '#core/units';
@@ -19,6 +19,7 @@
   const volume = (ml: number): string => writeVolume(ml, settings.volume);
   const white = $derived(whiteAmounts(plan, coat));
   const hiding = $derived(whiteHiding(plan, coat));
+  const stick = $derived(whiteStick(plan, coat));
   const film = $derived(plan.means.method.foamFilm);
   const later = $derived(siliconeLater(plan.area * plan.piece.count, plan.means.method));
   const readDrops = (text: string): Reading => {
@@ -39,6 +40,14 @@
       ? 'no film of it does'
       : `a film of ${plain(hiding.hidesFrom, 2)} mm does`}.{/if}
 </p>
+{#if stick}
+  <p class="text-[13px] text-soft">
+    Stick test when it is laid, {plain(stick.mu, 1)} Pa·s: {plain(stick.below, 0)} mm below its upper end, {plain(stick.seconds, 0)} s after lifting,
+    a stick keeps {plain(stick.film, 2)} mm and {stick.contrast >= HIDES ? 'shows no wood' : 'shows the wood'} ({fixed(stick.contrast, 2)}).
+    {stick.contrast >= HIDES && hiding.contrast < HIDES ? 'The foam is thinner, and will not hide as well.' : ''}
+    <a class="underline" href="/tints?view=white">By film and load</a>
+  </p>
+{/if}
 {#if coat.additive && coat.additive !== 'none'}
   <LiveField
     narrow

@@ -1,5 +1,5 @@
 import { linesOf, type Piece, type Point } from '#core/document';
-import type { PiecePlan } from '#core/plan';
+import type { PiecePlan, Stage } from '#core/plan';
 import type { Settings } from '#core/document';
 
 export type Tool = 'line' | 'sea' | 'add' | 'dressing' | 'areas';
@@ -37,10 +37,17 @@ export class Drawing {
   snap = $state(0);
   /** Cup whose part of the board is marked: "coat/part". */
   cup = $state<string>();
+  /** How many coats are looked at, bottom first; undefined for all of them. */
+  coats = $state<number>();
+  wet = $state(false);
   #cut = $state.raw<{ a: Point; b: Point }>();
 
   constructor(pieceId: string) {
     this.pieceId = pieceId;
+  }
+
+  stageOf({ piece }: Pick<PiecePlan, 'piece'>): Stage {
+    return { coats: Math.min(this.coats ?? piece.coats.length, piece.coats.length), wet: this.wet };
   }
 
   /** The cut A–B in mm; across the middle, from the deep to the beach, until an end is dragged. */

@@ -28,7 +28,14 @@
     <span class="text-soft">{seen ? hexOf(seen) : 'reading it'}</span>
     <span class="ml-auto flex items-center gap-2">
       {#if done !== undefined}
-        <progress class="w-20 accent-ink" max="1" value={done} aria-label="Search for pick {number}"></progress>
+        <span
+          class="h-1.5 w-20 bg-line"
+          role="progressbar"
+          aria-label="Search for pick {number}"
+          aria-valuenow={Math.round(done * 100)}
+          aria-valuemin="0"
+          aria-valuemax="100"><span class="block h-full bg-ink" style:width="{done * 100}%"></span></span
+        >
         <button type="button" class="chip" onclick={oncancel}>Cancel</button>
       {:else if !matches}<button type="button" class="chip" onclick={onsearch}>Search</button>{/if}
       <button type="button" class="chip" aria-label="Take pick {number} off" onclick={onremove}>Take off</button>

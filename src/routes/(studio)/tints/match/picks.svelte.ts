@@ -50,7 +50,10 @@ export class Picks {
       const own = searchTint(seen, into, KEPT, (done) => this.#searches[at] === own && this.#set(at, { done }));
       this.#searches[at] = own;
       const matches = await own.found;
-      if (this.#searches[at] === own) this.#set(at, { matches, done: undefined });
+      if (this.#searches[at] !== own) return;
+      // what is still told of its progress comes too late
+      this.#searches[at] = undefined;
+      this.#set(at, { matches, done: undefined });
     });
   }
 

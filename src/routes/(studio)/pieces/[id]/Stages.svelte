@@ -1,0 +1,31 @@
+<script lang="ts">
+  import type { PiecePlan } from '#core/plan';
+  import type { Drawing } from './drawing.svelte';
+
+  /** How far the piece has come on the chart and in the section: scrubbed coat by coat, its last pour wet or hard. */
+  let { plan, drawing }: { plan: PiecePlan; drawing: Drawing } = $props();
+
+  const all = $derived(plan.piece.coats.length);
+  const stage = $derived(drawing.stageOf(plan));
+  const name = $derived(
+    stage.coats === 0 ? 'bare board' : `after coat ${stage.coats}, ${plan.coats[stage.coats - 1]!.name.split(',')[0]!.toLowerCase()}`,
+  );
+</script>
+
+<div class="flex shrink-0 items-center gap-3 border-t border-rule px-3 py-1 text-[13px]">
+  <label class="flex min-w-0 grow items-center gap-2"
+    ><span class="w-40 shrink-0 truncate text-soft" aria-live="polite">{name}</span><input
+      type="range"
+      class="min-w-0 grow accent-ink"
+      aria-label="Coats laid"
+      aria-valuetext={name}
+      min="0"
+      max={all}
+      value={stage.coats}
+      oninput={(e) => (drawing.coats = Number(e.currentTarget.value) === all ? undefined : Number(e.currentTarget.value))}
+    /></label
+  >
+  <label class="flex items-center gap-1 text-soft" title="While its pour is wet, a wave is whole white; its cells open as it rests"
+    ><input type="checkbox" class="accent-ink" bind:checked={drawing.wet} />still wet</label
+  >
+</div>
