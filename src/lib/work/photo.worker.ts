@@ -12,17 +12,19 @@ const MOST_MB = 60;
 
 let picture: Picture | undefined;
 
+/** Whether a file is of the family phones write and browsers do not open, by the brand in its first box (ISO 14496-12). */
+const isHeic = (bytes: Uint8Array): boolean => /^ftyp(hei|hev|mif1|msf1)/.test(String.fromCharCode(...bytes.subarray(4, 12)));
+
 /** The size of a picture by its first bytes, in its own words where it is none. */
 function sized(bytes: Uint8Array, name: string): PhotoOpened {
+  if (isHeic(bytes)) return no(`${name} is a HEIC photo, which browsers do not open. Save or send it as JPEG and choose that.`);
   let found: ReturnType<typeof imageSize>;
   try {
     found = imageSize(bytes);
   } catch {
     return no(`${name} is no picture this app can read, whatever it is called. Choose a JPEG, PNG or WebP.`);
   }
-  const { type, width, height } = found;
-  if (type === 'heic' || type === 'heif')
-    return no(`${name} is a HEIC photo, which browsers do not open. Save or send it as JPEG and choose that.`);
+  const { width, height } = found;
   if (width * height > MOST_MP * 1e6)
     return no(
       `${name} has ${((width * height) / 1e6).toFixed(0)} megapixels (${width} × ${height}); up to ${MOST_MP} are opened. Make it smaller, or photograph it at a lower setting.`,

@@ -19,6 +19,9 @@
     disabled?: boolean;
   }
   let { label, value, min, max, step, shows, read, preview, commit, hint, disabled = false }: Props = $props();
+
+  /** The slider rounds what it is given to its steps and tells so: only what a hand moves is taken from it. */
+  let held = false;
 </script>
 
 <div class="grid grid-cols-[84px_minmax(0,1fr)_60px] items-center gap-x-3 [&_.input]:w-15! [&_.input]:px-1.5! [&_.input]:text-right">
@@ -31,8 +34,13 @@
     {step}
     {disabled}
     value={Math.min(max, Math.max(min, value))}
-    onValueChange={(v) => v !== value && preview(v)}
-    onValueCommit={(v) => void commit(v)}
+    onValueChange={(v) => held && v !== value && preview(v)}
+    onValueCommit={(v) => {
+      if (held) void commit(v);
+      held = false;
+    }}
+    onpointerdowncapture={() => (held = true)}
+    onkeydowncapture={(e: KeyboardEvent) => (held = e.key !== 'Tab')}
   >
     <span class="relative h-1 w-full rounded-full bg-line"><Slider.Range class="absolute h-full rounded-full bg-soft" /></span>
     <Slider.Thumb

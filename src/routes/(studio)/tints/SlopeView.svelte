@@ -55,9 +55,9 @@
   {#if astray.length}
     <div class="flex flex-wrap items-center gap-x-3 gap-y-1 bg-warnground px-3 py-1.5 text-[13px] text-[#4a3100]" role="status">
       <p class="min-w-0 flex-1 basis-80">
-        {#each astray as c (c.cup.id)}<b>{c.cup.name}</b> was to be {plain(c.wanted, 3)} and comes to {plain(c.lightness, 3)}: {stopWords[
-            c.stops!
-          ]}.{/each}What is shown is the nearest.
+        {#each astray as c (c.cup.id)}<span class="mr-1"
+            ><b>{c.cup.name}</b> was to be {plain(c.wanted, 3)} and comes to {plain(c.lightness, 3)}: {stopWords[c.stops!]}.</span
+          >{/each}What is shown is the nearest.
       </p>
       {#if bench}<button type="button" class="chip bg-paper" onclick={nearest}>Take the nearest ends</button>{/if}
     </div>

@@ -86,9 +86,11 @@ export class SlopeBench {
   readonly id: string;
   #draft = $state.raw<Slope>();
   #base = $state.raw<Slope>();
+  /** Edits on their way to the disk: until they are there, what is read may be older than what is shown. */
+  #pending = $state(0);
 
   readonly #stored = $derived.by(() => shared.slopes?.find((s) => s.id === this.id));
-  readonly slope = $derived.by(() => (this.#draft && this.#stored === this.#base ? this.#draft : this.#stored));
+  readonly slope = $derived.by(() => (this.#draft && (this.#pending > 0 || this.#stored === this.#base) ? this.#draft : this.#stored));
   readonly work = $derived.by(() => this.slope && worked(this.slope));
 
   constructor(id: string) {
@@ -107,6 +109,11 @@ export class SlopeBench {
   async commit(label: string, change: (slope: Slope) => Slope, mark?: string): Promise<boolean> {
     this.preview(change);
     const row = this.#draft;
-    return row ? attempt(() => editRows(SLOPES, label, [{ table: 'slopes', id: this.id, row }], mark)) : false;
+    if (!row) return false;
+    this.#pending++;
+    const stored = await attempt(() => editRows(SLOPES, label, [{ table: 'slopes', id: this.id, row }], mark));
+    this.#base = this.#stored;
+    this.#pending--;
+    return stored;
   }
 }
