@@ -106,3 +106,20 @@ visit('a mix sheet is one page for a pour, and for three pieces in two batches; 
   await page.goto(`${base}/mix/sheet?with=gone:0`);
   await page.getByText('There is nothing to mix here').waitFor();
 });
+
+visit('the card of a slope and the card for a smear are one page each, the latter at its real size', {}, async ({ page, base }) => {
+  for (const [path, name] of [
+    ['/tints/card?slope=slack-water', 'Card of Slack water'],
+    ['/tints/target', 'Card for a smear'],
+  ] as const) {
+    await page.goto(base + path);
+    await page.getByRole('article', { name }).waitFor();
+    await page.waitForTimeout(200);
+    assert.deepEqual(sizes(await page.pdf(printed)), [[210, 297]], path);
+  }
+  const card = (await page.getByRole('img', { name: 'Card for a smear' }).boundingBox())!;
+  assert.ok(Math.abs(card.width / (96 / 25.4) - 150) < 0.2, `${card.width}`);
+  await page.goto(`${base}/tints/card?slope=slack-water`);
+  const text = await page.getByRole('article', { name: 'Card of Slack water' }).innerText();
+  for (const says of ['Slow coating', '1.5 mm', '5 drops Phthalo blue tint', 'Offshore', '0.33 %']) assert.ok(text.includes(says), says);
+});

@@ -65,5 +65,6 @@ visit(
     assert.equal(studio.pieces.length, sample.pieces.length);
     assert.equal(studio.vessels!.length, 4);
     assert.deepEqual(studio.stock, []);
+    assert.deepEqual(studio.slopes, []);
   },
 );

@@ -15,13 +15,13 @@ export interface Field {
   cell: number;
 }
 
-/** Cells along the longer side of a board. */
+/** Cells along the longer side of a board, for heights. */
 const FINE = 64;
 
-/** A grid over a board. */
-export function fieldOf(shape: Shape): Field {
+/** A grid over a board. @param fine cells along its longer side */
+export function fieldOf(shape: Shape, fine = FINE): Field {
   const { width, height } = bounds(shape);
-  const cell = Math.max(width, height) / FINE;
+  const cell = Math.max(width, height) / fine;
   const [columns, rows] = [Math.ceil(width / cell), Math.ceil(height / cell)];
   const x = new Float64Array(columns * rows);
   const y = new Float64Array(columns * rows);

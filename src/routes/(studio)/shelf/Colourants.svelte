@@ -131,13 +131,23 @@
       p.coats.some((k) => tintsOf(k).some((t) => t.recipe.some((part) => part.colourantId === c.id))),
     );
     const stock = shared.stock?.some((s) => s.of.kind === 'colourant' && s.of.colourantId === c.id);
-    return piece ? `${piece.name} is tinted with it` : stock ? 'there is a container of it' : undefined;
+    const slope = shared.slopes?.find((s) =>
+      [...s.deep, ...s.toward, ...s.cups.flatMap((cup) => cup.recipe ?? [])].some((part) => part.colourantId === c.id),
+    );
+    return piece
+      ? `${piece.name} is tinted with it`
+      : slope
+        ? `the slope ${slope.name} is made from it`
+        : stock
+          ? 'there is a container of it'
+          : undefined;
   };
 </script>
 
 <p class="border-b border-rule px-3 py-1.5 text-[13px] text-soft">
   A drop is its kind’s until it is counted: drop it onto a scale until it shows a gram, and type “36 to a gram”. A new one starts with the
-  strength of an ordinary blue. The colours are films of 1.5 mm over white, drops at 0.2 %, what is weighed at its limit.
+  strength of an ordinary blue until its own is <a class="underline" href="/tints/measure">measured</a>. The colours are films of 1.5 mm
+  over white, drops at 0.2 %, what is weighed at its limit.
 </p>
 <DataTable
   name="colourants"

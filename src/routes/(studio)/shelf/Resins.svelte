@@ -160,7 +160,14 @@
   const usedBy = (r: Resin): string | undefined => {
     const piece = shared.pieces?.find((p) => p.coats.some((c) => c.resinId === r.id));
     const stock = shared.stock?.some((s) => s.of.kind === 'resin' && s.of.resinId === r.id);
-    return piece ? `${piece.name} is planned with it` : stock ? 'there is a container of it' : undefined;
+    const slope = shared.slopes?.find((s) => s.resinId === r.id);
+    return piece
+      ? `${piece.name} is planned with it`
+      : slope
+        ? `the slope ${slope.name} is made in it`
+        : stock
+          ? 'there is a container of it'
+          : undefined;
   };
 </script>
 

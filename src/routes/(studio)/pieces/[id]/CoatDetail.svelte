@@ -19,6 +19,7 @@
   import { coverage, mixedDensity, sandShare } from '#core/mix';
   import type { CoatPlan, PiecePlan } from '#core/plan';
   import { bare, film, plain, readWithin, writeShare } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
   import LengthField from '$lib/ui/LengthField.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
   import SchoolField from '$lib/ui/SchoolField.svelte';
@@ -97,6 +98,10 @@
       {/if}
       <SchoolField school={beach} value={coat.how ?? 'in resin'} onchange={(how) => set('Change how the beach is laid', { how })} />
     {:else if coat.kind === 'sea'}
+      {@const slope = shared.slopes?.find((s) => s.id === coat.slopeId)}
+      {#if slope}<p class="text-[13px] text-soft">
+          tints of <a class="underline" href="/tints?slope={slope.id}">{slope.name}</a>
+        </p>{/if}
       <LiveField
         narrow
         tight
