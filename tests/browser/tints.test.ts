@@ -302,6 +302,33 @@ visit('a photo is matched: picks, their nearest tints, and a slope of them', {},
   assert.equal(await cups(page).filter({ hasText: 'locked' }).count(), 2);
 });
 
+visit('a long search shows how far it is, and can be cancelled', {}, async ({ page, base }) => {
+  const studio = JSON.parse(await exportStudio(page, base)) as Studio;
+  const many = Array.from({ length: 26 }, (_, i) => ({
+    ...studio.colourants[i % studio.colourants.length]!,
+    id: `many-${i}`,
+    name: `Colour ${i}`,
+  }));
+  // without containers everything on the shelf counts as owned
+  await openFile(page, base, writeStudio({ ...studio, stock: [], colourants: [...studio.colourants, ...many] }));
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await page.getByText('The studio was replaced').waitFor();
+  await page.goto(`${base}/tints/match`);
+  await picked(page, new URL('../../static/sample/smear-blue.png', import.meta.url).pathname);
+  const drawing = page.getByRole('group', { name: /^Picture with/ }).locator('image');
+  await drawing.click({ position: { x: 200, y: 200 } });
+  const bar = page.getByRole('progressbar', { name: 'Search for pick 1' });
+  await until(
+    async () => Number(await bar.getAttribute('aria-valuenow')),
+    (v) => v > 0,
+    'it moves',
+  );
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await bar.waitFor({ state: 'detached' });
+  await page.getByRole('region', { name: 'Pick 1' }).getByRole('button', { name: 'Search' }).waitFor();
+  assert.equal(await page.getByText(/ΔE/).count(), 0);
+});
+
 /** A PNG that says it is so large, with nothing in it: what is refused is refused by its first bytes. */
 function hugePng(): Buffer {
   const head = Buffer.from('89504e470d0a1a0a0000000d49484452', 'hex');

@@ -1,16 +1,14 @@
 <script lang="ts">
-  import { tinykeys } from 'tinykeys';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { vesselsOf } from '#core/document';
   import { comingPours, shelfOf } from '#core/stock';
-  import { redo, SHELF, undo, undoable } from '$lib/store/edits';
-  import { Live } from '$lib/store/live.svelte';
+  import { SHELF } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
-  import { attempt } from '$lib/ui/attempt';
   import { Painted } from '$lib/ui/painted.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import Tabs from '$lib/ui/Tabs.svelte';
+  import UndoRedo from '$lib/ui/UndoRedo.svelte';
   import Buying from './Buying.svelte';
   import Colourants from './Colourants.svelte';
   import Containers from './Containers.svelte';
@@ -32,19 +30,10 @@
   const view = $derived(views.find((v) => v.value === page.url.searchParams.get('view'))?.value ?? 'containers');
   const show = (next: View) => goto(`?view=${next}`, { replaceState: true, noScroll: true, keepFocus: true });
 
-  const steps = new Live(() => undoable(SHELF));
   const means = $derived(shared.means);
   const painted = new Painted();
   const shelf = $derived(painted.yes && shared.stock && shared.pours && means ? shelfOf(shared.stock, shared.pours, means) : undefined);
   const coming = $derived(painted.yes && shared.pieces && shared.pours && means ? comingPours(shared.pieces, shared.pours, means) : []);
-
-  const typing = (event: KeyboardEvent): boolean => event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement;
-  const on = (does: (scope: string) => Promise<void>) => (event: KeyboardEvent) => {
-    if (typing(event)) return;
-    event.preventDefault();
-    void attempt(() => does(SHELF));
-  };
-  $effect(() => tinykeys(window, { '$mod+z': on(undo), '$mod+Shift+z': on(redo) }));
 </script>
 
 <svelte:head><title>Shelf · Nerite</title></svelte:head>
@@ -53,20 +42,7 @@
   <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
     <h1 class="text-[28px] leading-tight">Shelf</h1>
     <div class="ml-auto flex flex-wrap gap-2">
-      <button
-        type="button"
-        class="button button-quiet"
-        disabled={!steps.current?.undo}
-        title={steps.current?.undo}
-        onclick={() => attempt(() => undo(SHELF))}>Undo</button
-      >
-      <button
-        type="button"
-        class="button button-quiet"
-        disabled={!steps.current?.redo}
-        title={steps.current?.redo}
-        onclick={() => attempt(() => redo(SHELF))}>Redo</button
-      >
+      <UndoRedo scope={SHELF} />
       {#if shelf && means}<ShelfFile {shelf} {means} />{/if}
     </div>
   </div>

@@ -1,13 +1,11 @@
 <script lang="ts">
-  import { tinykeys } from 'tinykeys';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { redo, SLOPES, undo, undoable } from '$lib/store/edits';
-  import { Live } from '$lib/store/live.svelte';
+  import { SLOPES } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
-  import { attempt } from '$lib/ui/attempt';
   import Sheet from '$lib/ui/Sheet.svelte';
   import Tabs from '$lib/ui/Tabs.svelte';
+  import UndoRedo from '$lib/ui/UndoRedo.svelte';
   import { SlopeBench, usesOf, worked } from './bench.svelte';
   import Build from './Build.svelte';
   import MadeFrom from './MadeFrom.svelte';
@@ -37,7 +35,6 @@
   let view = $state<(typeof views)[number]['value']>(page.url.searchParams.get('view') === 'white' ? 'white' : 'slope');
   let using = $state(false);
   let menu = $state<SlopeMenu>();
-  const steps = new Live(() => undoable(SLOPES));
 
   const show = (slope: string, with_?: string) =>
     goto(`/tints?slope=${slope}${with_ ? `&beside=${with_}` : ''}`, { replaceState: true, noScroll: true, keepFocus: true });
@@ -48,14 +45,6 @@
   }
   const counted = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight'];
   const behind = $derived(uses.filter((u) => !u.same));
-
-  const typing = (event: KeyboardEvent): boolean => event.target instanceof HTMLInputElement || event.target instanceof HTMLSelectElement;
-  const on = (does: (scope: string) => Promise<void>) => (event: KeyboardEvent) => {
-    if (typing(event)) return;
-    event.preventDefault();
-    void attempt(() => does(SLOPES));
-  };
-  $effect(() => tinykeys(window, { '$mod+z': on(undo), '$mod+Shift+z': on(redo), '$mod+y': on(redo) }));
 </script>
 
 <svelte:head><title>{work ? `${work.slope.name} · ` : ''}Tints · Nerite</title></svelte:head>
@@ -82,20 +71,7 @@
       </div>
     {/if}
     <div class="ml-auto flex flex-wrap gap-2">
-      <button
-        type="button"
-        class="button button-quiet"
-        disabled={!steps.current?.undo}
-        title={steps.current?.undo}
-        onclick={() => attempt(() => undo(SLOPES))}>Undo</button
-      >
-      <button
-        type="button"
-        class="button button-quiet"
-        disabled={!steps.current?.redo}
-        title={steps.current?.redo}
-        onclick={() => attempt(() => redo(SLOPES))}>Redo</button
-      >
+      <UndoRedo scope={SLOPES} />
       <SlopeMenu bind:this={menu} {bench} {work} />
       <a class="button" href="/tints/match{id ? `?slope=${id}` : ''}">Match a photo</a>
       <a class="button" href="/tints/measure">Measure a pigment</a>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { onDestroy } from 'svelte';
   import { page } from '$app/state';
   import type { Verdict } from '#core/document';
   import { RATIO_FLAG, ratioError } from '#core/mix';
@@ -37,12 +38,22 @@
   ];
   let note = $derived(session?.pour.note ?? '');
 
-  let waiting: ReturnType<typeof setTimeout> | undefined;
-  /** Stores the note once the hand rests. */
+  /** What is typed and not stored yet. */
+  let waiting: { timer: ReturnType<typeof setTimeout>; store: () => void } | undefined;
+  /** Stores the note once the hand rests, or the screen is left. */
   function keepNote(id: string) {
-    clearTimeout(waiting);
-    waiting = setTimeout(() => attempt(() => judge(id, { note })), 300);
+    clearTimeout(waiting?.timer);
+    const typed = note;
+    const store = () => {
+      waiting = undefined;
+      void attempt(() => judge(id, { note: typed }));
+    };
+    waiting = { timer: setTimeout(store, 300), store };
   }
+  onDestroy(() => {
+    clearTimeout(waiting?.timer);
+    waiting?.store();
+  });
 
   function nameOf(step: Step): string {
     switch (step.kind) {

@@ -53,7 +53,8 @@
     return { ...plan, colours: chartColours(plan.site, plan.cut, plan.means.colourants, stage) };
   });
 
-  const filmOf = (kind: 'sand' | 'sea'): number | undefined => plan.coats.find((c) => c.coat.kind === kind)?.film;
+  const filmOf = (kind: 'sand' | 'sea'): number | undefined =>
+    plan.coats.slice(0, drawing.stageOf(plan).coats).find((c) => c.coat.kind === kind)?.film;
   const figures = $derived(
     [{ region: plan.cut.beach, film: filmOf('sand') }, ...plan.cut.sea.map((region) => ({ region, film: filmOf('sea') }))].flatMap((f) => {
       const at = f.film === undefined || f.region.area < 40 ? undefined : middleOf(f.region);
