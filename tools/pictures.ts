@@ -39,6 +39,7 @@ for (const [path, name] of [
 
 /** Kelp Cove I after each of its coats, on one sheet; a wave while it is wet, and once its cells have opened. */
 await page.goto(`${base}/pieces/kelp-cove-1`);
+await page.getByRole('tab', { name: 'Stages' }).click();
 await page.getByLabel('Coats laid').waitFor();
 const stages: { says: string; png: string }[] = [];
 for (const [coats, wet] of [

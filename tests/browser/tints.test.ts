@@ -111,6 +111,10 @@ visit('built from one cup: upward, with clear, with white', {}, async ({ page, b
   const built = page.getByRole('group', { name: 'Steps', exact: true });
   await built.getByText('Pour off').first().waitFor();
   assert.match(await built.innerText(), /Tint all 136 ml: \d+ drops.*Pour off 24 ml: Shore.*What is left is Deep/s);
+  await page.getByLabel('Amounts of').selectOption('Kelp Cove II');
+  await built.getByText('Tint all').first().waitFor();
+  assert.doesNotMatch(await built.innerText(), /Tint all 136 ml/, 'another piece takes other amounts');
+  await page.getByLabel('Amounts of').selectOption('own amounts');
   await page.getByLabel('Which way').selectOption('clear');
   await built.getByText('of clear').first().waitFor();
   assert.match(await built.innerText(), /Pour off 44 ml: Deep.*Add \d+ ml of clear.*What is left is Shore/s);
@@ -187,10 +191,15 @@ visit('slopes: new, copied, reversed, beside one another, out as CSV and palette
 
   await choose('Remove Slack again');
   await page.getByText('Slack again was removed').waitFor();
-  assert.equal(await page.getByRole('combobox', { name: 'slope', exact: true }).locator('option', { hasText: 'Slack again' }).count(), 0);
+  const again = page.getByRole('combobox', { name: 'slope', exact: true }).locator('option', { hasText: 'Slack again' });
+  await until(
+    () => again.count(),
+    (n) => n === 0,
+    'gone',
+  );
   await page.getByRole('button', { name: 'Undo' }).press('Enter');
   await until(
-    () => page.getByRole('combobox', { name: 'slope', exact: true }).locator('option', { hasText: 'Slack again' }).count(),
+    () => again.count(),
     (n) => n === 1,
     'back again',
   );
@@ -371,6 +380,7 @@ visit(
   {},
   async ({ page, base }) => {
     await page.goto(`${base}/pieces/kelp-cove-1`);
+    await page.getByRole('tab', { name: 'Stages' }).click();
     const coats = page.getByLabel('Coats laid');
     await coats.waitFor();
     const colours = (): Promise<string[]> =>
@@ -402,7 +412,7 @@ visit(
     await page.getByLabel('still wet').check();
     await until(closed, (o) => Number(o) === 1, 'wet, it is whole');
     await page.getByLabel('still wet').uncheck();
-    await coats.fill('6');
+    await page.getByRole('button', { name: 'after coat 3, show all' }).click();
     await until(
       async () => (await colours()).join(),
       (c) => c === finished.join(),

@@ -112,7 +112,7 @@
         <div class="flex min-h-0 flex-col gap-3">
           <MadeFrom {bench} {work} />
           <Shape {bench} {work} />
-          <Build {work} />
+          <Build {work} {uses} />
         </div>
       </div>
       <UseDialog bind:open={using} {work} />

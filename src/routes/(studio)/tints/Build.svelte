@@ -1,20 +1,21 @@
 <script lang="ts">
+  import { planPiece } from '#core/plan';
   import { fromDeepest, fromPalest, hexOf, lightness, recipeSeen, withWhite, type Built, type BuildStep } from '#core/tint';
   import { fixed, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { writeDose } from '$lib/ui/doses';
   import Scrolled from '$lib/ui/Scrolled.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
-  import type { Worked } from './bench.svelte';
+  import type { Use, Worked } from './bench.svelte';
   import { stopWords } from './words';
 
   /** The slope out of one cup: upward from the palest by drops, or downward from the deepest with clear or with white. */
-  let { work }: { work: Worked } = $props();
+  let { work, uses }: { work: Worked; uses: Use[] } = $props();
 
   const ways = [
-    { value: 'up', label: 'up, by drops' },
-    { value: 'clear', label: 'down, with clear' },
-    { value: 'white', label: 'down, with white' },
+    { value: 'up', label: 'by drops' },
+    { value: 'clear', label: 'with clear' },
+    { value: 'white', label: 'with white' },
   ] as const;
   let way = $state<(typeof ways)[number]['value']>('up');
 
@@ -25,7 +26,19 @@
       .sort((a, b) => Math.min(...b.scatter) - Math.min(...a.scatter)),
   );
   const settings = $derived(shared.settings!);
-  const wanted = $derived(work.solved.cups.map((c) => ({ name: c.cup.name, ml: c.cup.ml, recipe: c.recipe })));
+  /** Whose amounts are built: the slope's own, or those of a piece it is used on. */
+  let amountsOf = $state('');
+  const fitting = $derived(uses.filter((u) => u.coat.tints.length === work.slope.cups.length));
+  const amounts = $derived.by((): number[] => {
+    const own = work.solved.cups.map((c) => c.cup.ml);
+    const use = fitting.find((u) => u.piece.id === amountsOf);
+    if (!use || !shared.means) return own;
+    const planned = planPiece(use.piece, shared.means).coats.find((c) => c.coat.id === use.coat.id);
+    // tints are numbered as they are laid, cups of a slope from the deep
+    const at = (i: number): number => (work.slope.palestFirst ? own.length - 1 - i : i);
+    return own.map((ml, i) => planned?.cups.find((c) => c.key === `${use.coat.id}/${at(i)}`)?.ml ?? ml);
+  });
+  const wanted = $derived(work.solved.cups.map((c, i) => ({ name: c.cup.name, ml: amounts[i]!, recipe: c.recipe })));
   const bottle = $derived({ resin: work.means.resin, colourants: work.means.colourants, scaleStep: settings.scaleStep });
   const built = $derived.by((): Built => {
     if (way === 'up') return fromPalest(wanted, bottle);
@@ -41,9 +54,15 @@
   const seen = (step: BuildStep) => recipeSeen(step.recipe, work.means.colourants, work.slope.film, work.means.ground);
 </script>
 
-<Sheet title="Build it from one cup" class="min-h-44 grow">
+<Sheet title="From one cup" class="min-h-44 grow">
   {#snippet aside()}
-    <select class="input w-auto! min-h-7! px-1! text-[13px]" aria-label="Which way" bind:value={way}
+    {#if fitting.length}
+      <select class="input ml-auto w-24! min-h-7! shrink-0 px-1! text-[13px]" aria-label="Amounts of" bind:value={amountsOf}
+        ><option value="">own amounts</option>{#each fitting as u (u.piece.id)}<option value={u.piece.id}>{u.piece.name}</option
+          >{/each}</select
+      >
+    {/if}
+    <select class="input w-22! min-h-7! shrink-0 px-1! text-[13px]" aria-label="Which way" bind:value={way}
       >{#each ways as w (w.value)}<option value={w.value}>{w.label}</option>{/each}</select
     >
   {/snippet}

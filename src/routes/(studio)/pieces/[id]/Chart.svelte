@@ -145,7 +145,10 @@
 <Sheet title="Chart" class="h-full">
   {#snippet aside()}
     <div class="flex items-center gap-2 text-[13px] text-soft">
-      <span class="max-xl:hidden"><i class="font-serif text-[14px]">italic figures</i> are film in mm</span>
+      {#if shown === plan}<span class="max-xl:hidden"><i class="font-serif text-[14px]">italic figures</i> are film in mm</span>
+      {:else}<button type="button" class="text-buoy underline" onclick={() => drawing.finish()}
+          >{drawing.coats === 0 ? 'bare' : `after coat ${drawing.stageOf(plan).coats}`}, show all</button
+        >{/if}
       <label class="flex items-center gap-1"
         >snap <select class="rounded-sheet border border-line bg-paper" bind:value={drawing.snap}
           >{#each snaps[unit] as s (s.mm)}<option value={s.mm}>{s.label}</option>{/each}</select
@@ -249,7 +252,6 @@
       </svg>
     {/if}
   </div>
-  {#if plan.piece.coats.length}{#await import('./Stages.svelte') then { default: Stages }}<Stages {plan} {drawing} />{/await}{/if}
   <Tools {editor} {plan} {drawing} {names} />
   {#if held}<p class="shrink-0 px-3 pb-1 text-[13px] text-warn" role="status">
       A curve stays on the board: 0 to {writeLength(plan.bounds.height, unit)} down, 0 to {writeLength(plan.bounds.width, unit)} across.

@@ -2,7 +2,7 @@ import { linesOf, type Piece, type Point } from '#core/document';
 import type { PiecePlan, Stage } from '#core/plan';
 import type { Settings } from '#core/document';
 
-export type Tool = 'line' | 'sea' | 'add' | 'dressing' | 'areas';
+export type Tool = 'line' | 'sea' | 'add' | 'dressing' | 'areas' | 'stages';
 
 /** Snap steps, mm, by the studio's unit; 0 leaves points where they are put. */
 export const snaps: Record<Settings['length'], { mm: number; label: string }[]> = {
@@ -48,6 +48,12 @@ export class Drawing {
 
   stageOf({ piece }: Pick<PiecePlan, 'piece'>): Stage {
     return { coats: Math.min(this.coats ?? piece.coats.length, piece.coats.length), wet: this.wet };
+  }
+
+  /** Looks at the finished piece again. */
+  finish(): void {
+    this.coats = undefined;
+    this.wet = false;
   }
 
   /** The cut A–B in mm; across the middle, from the deep to the beach, until an end is dragged. */

@@ -14,6 +14,7 @@
     { value: 'add', label: 'Add' },
     { value: 'dressing', label: 'Dressing' },
     { value: 'areas', label: 'Areas' },
+    { value: 'stages', label: 'Stages' },
   ];
 </script>
 
@@ -34,6 +35,7 @@
             {plan}
             {drawing}
           />{/await}
+      {:else if drawing.tool === 'stages'}{#await import('./Stages.svelte') then { default: Stages }}<Stages {plan} {drawing} />{/await}
       {:else}{#await import('./Areas.svelte') then { default: Areas }}<Areas {plan} {names} />{/await}{/if}
     {/if}
   </div>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { PiecePlan } from '#core/plan';
-  import type { Drawing } from './drawing.svelte';
+  import type { Drawing } from '../drawing.svelte';
 
   /** How far the piece has come on the chart and in the section: scrubbed coat by coat, its last pour wet or hard. */
   let { plan, drawing }: { plan: PiecePlan; drawing: Drawing } = $props();
@@ -12,9 +12,9 @@
   );
 </script>
 
-<div class="flex shrink-0 items-center gap-3 border-t border-rule px-3 py-1 text-[13px]">
-  <label class="flex min-w-0 grow items-center gap-2"
-    ><span class="w-40 shrink-0 truncate text-soft" aria-live="polite">{name}</span><input
+<div class="flex flex-wrap items-center gap-x-4 gap-y-1">
+  <label class="flex min-w-0 grow basis-full items-center gap-2"
+    ><span class="w-44 shrink-0 truncate" aria-live="polite">{name}</span><input
       type="range"
       class="min-w-0 grow accent-ink"
       aria-label="Coats laid"
@@ -25,7 +25,6 @@
       oninput={(e) => (drawing.coats = Number(e.currentTarget.value) === all ? undefined : Number(e.currentTarget.value))}
     /></label
   >
-  <label class="flex items-center gap-1 text-soft" title="While its pour is wet, a wave is whole white; its cells open as it rests"
-    ><input type="checkbox" class="accent-ink" bind:checked={drawing.wet} />still wet</label
-  >
+  <label class="flex items-center gap-1"><input type="checkbox" class="accent-ink" bind:checked={drawing.wet} />still wet</label>
+  <p class="text-soft">Wet, a wave is whole white; its cells open as it rests. Tints look the same wet or hard.</p>
 </div>
