@@ -372,6 +372,10 @@ visit('pictures that cannot be read say why, and the screen stays whole', {}, as
     await picked(page, new URL('../../static/sample/smear-blue.png', import.meta.url).pathname);
     await page.getByRole('group', { name: /^Picture with/ }).waitFor();
     assert.equal(await page.getByRole('alert').count(), 0);
+    // a bad one after a good one: the good one stays
+    await page.getByLabel('Another picture').setInputFiles(asFile('later.png', Buffer.alloc(0)));
+    await page.getByRole('alert').filter({ hasText: 'later.png is empty' }).waitFor();
+    assert.ok(await page.getByRole('group', { name: /^Picture with/ }).isVisible());
   }
 });
 

@@ -58,3 +58,9 @@ const times = ([r, g, b]: Rgb, load: number): Rgb => [r * load, g * load, b * lo
  */
 export const stickFilm = (mu: number, z: number, t: number, density = 1.1): number =>
   1000 * Math.sqrt((mu * (z / 1000)) / (density * 1000 * 9.80665 * t));
+
+/** Colourants that can whiten: in every channel they scatter more than twice what they absorb. The strongest first. */
+export const whitesOf = <T extends Pick<Colourant, 'absorb' | 'scatter'>>(colourants: T[]): T[] =>
+  colourants
+    .filter((c) => Math.min(...c.scatter) > 2 * Math.max(...c.absorb))
+    .sort((a, b) => Math.min(...b.scatter) - Math.min(...a.scatter));

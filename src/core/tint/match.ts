@@ -37,7 +37,7 @@ export function choices(ids: string[]): string[][] {
 }
 
 /** Loads a search starts from, as shares of the most a colourant may hold. */
-const STARTS = [0.002, 0.03, 0.3];
+const STARTS = [0.002, 0.01, 0.05, 0.2, 0.7];
 /** A step of the search in the logarithm of a load, to begin with and where it ends. */
 const [STEP, FINEST] = [Math.log(2.2), 0.01];
 
@@ -47,8 +47,48 @@ function starts(n: number): number[][] {
   );
 }
 
-/** The best loads of one choice of colourants: from the best of a few starts, steps along each load that halve (Hooke and Jeeves 1961). */
-function bestOf(ids: string[], target: Rgb, { resin, colourants, film, ground }: MatchIn): { recipe: Part[]; deltaE: number } {
+/** Ways to step: each load up or down by itself, and one up for another down, since two blues stand in for each other. */
+const waysOf = (n: number): number[][] => {
+  const unit = (i: number, by: number): number[] => Array.from({ length: n }, (_, k) => (k === i ? by : 0));
+  const each = Array.from({ length: n }, (_, i) => i);
+  return [
+    ...each.flatMap((i) => [unit(i, 1), unit(i, -1)]),
+    ...each.flatMap((i) => each.filter((j) => j !== i).map((j) => unit(i, 1).map((v, k) => (k === j ? -1 : v)))),
+  ];
+};
+
+/** Starts that are followed to their end: two hues may lie as near at first, and only one of them leads on. */
+const FOLLOWED = 3;
+
+/** Loads of a choice of colourants, and how far they are off. */
+interface Tried {
+  loads: number[];
+  off: number;
+}
+
+/** From a start, steps that halve along and across the loads, each success gone on with while it helps (Hooke and Jeeves 1961). */
+function descend(from: Tried, most: number[], off: (loads: number[]) => number): Tried {
+  let best = from;
+  const better = (loads: number[]): boolean => {
+    const held = loads.map((l, k) => Math.min(most[k]!, l));
+    const found = off(held);
+    if (found >= best.off - 1e-9) return false;
+    best = { loads: held, off: found };
+    return true;
+  };
+  const ways = waysOf(most.length);
+  let step = STEP;
+  while (step > FINEST) {
+    const before = best.loads;
+    for (const way of ways) better(best.loads.map((l, k) => l * Math.exp(step * way[k]!)));
+    if (best.loads === before) step /= 2;
+    else while (better(best.loads.map((l, k) => (l * l) / before[k]!))) continue;
+  }
+  return best;
+}
+
+/** The best recipe of one choice of colourants. */
+function bestOf(ids: string[], target: Rgb, { resin, colourants, film, ground }: MatchIn): Part[] {
   const most = ids.map((id) => mostOf([{ colourantId: id, load: 1 }], resin, colourants));
   /** What is over the limit together is taken back in proportion. */
   const recipeOf = (loads: number[]): Part[] => {
@@ -56,28 +96,24 @@ function bestOf(ids: string[], target: Rgb, { resin, colourants, film, ground }:
     return scaled(recipe, Math.min(1, mostOf(recipe, resin, colourants)));
   };
   const off = (loads: number[]): number => deltaE(recipeSeen(recipeOf(loads), colourants, film, ground), target);
-  let best = { loads: [] as number[], off: Infinity };
-  for (const start of starts(ids.length)) {
+  const begun = starts(ids.length).map((start): Tried => {
     const loads = start.map((s, i) => s * most[i]!);
-    const found = off(loads);
-    if (found < best.off) best = { loads, off: found };
+    return { loads, off: off(loads) };
+  });
+  const ends = begun
+    .sort((a, b) => a.off - b.off)
+    .slice(0, FOLLOWED)
+    .map((start) => descend(start, most, off));
+  return recipeOf(ends.reduce((best, e) => (e.off < best.off ? e : best)).loads);
+}
+
+/** A recipe counted so that what is rounded up does not carry it over a limit: then it is counted from a little less. */
+function countedWithin(recipe: Part[], { resin, colourants, resinG, scaleStep }: MatchIn): Counted {
+  for (let share = 1; share > 0; share -= 0.02) {
+    const made = counted(scaled(recipe, share), colourants, resinG, scaleStep);
+    if (!made.recipe.length || mostOf(made.recipe, resin, colourants) >= 1 - 1e-9) return made;
   }
-  let step = STEP;
-  while (step > FINEST) {
-    let moved = false;
-    for (let i = 0; i < ids.length; i++)
-      for (const by of [Math.exp(step), Math.exp(-step)]) {
-        const loads = best.loads.map((l, k) => (k === i ? Math.min(most[k]!, l * by) : l));
-        const found = off(loads);
-        if (found < best.off - 1e-9) {
-          best = { loads, off: found };
-          moved = true;
-          break;
-        }
-      }
-    if (!moved) step /= 2;
-  }
-  return { recipe: recipeOf(best.loads), deltaE: best.off };
+  return { doses: [], recipe: [] };
 }
 
 /**
@@ -93,8 +129,7 @@ export function matchTint(target: Rgb, into: MatchIn, keep = 3, onchoice?: (done
   const seenOf = (recipe: Part[]): Rgb => recipeSeen(recipe, into.colourants, into.film, into.ground);
   const found: Match[] = [];
   all.forEach((ids, i) => {
-    const { recipe } = bestOf(ids, target, into);
-    const made = counted(recipe, into.colourants, into.resinG, into.scaleStep);
+    const made = countedWithin(bestOf(ids, target, into), into);
     const seen = seenOf(made.recipe);
     found.push({ ...made, seen, deltaE: deltaE(seen, target) });
     onchoice?.(i + 1, all.length);

@@ -33,9 +33,8 @@ function sized(bytes: Uint8Array, name: string): PhotoOpened {
 }
 
 const work = {
-  /** Reads a picture and keeps it; nothing is ever sent anywhere. */
+  /** Reads a picture and keeps it in the place of the one before; nothing is ever sent anywhere. */
   async open(file: Blob, name: string): Promise<PhotoOpened> {
-    picture = undefined;
     if (file.size === 0) return no(`${name} is empty.`);
     if (file.size > MOST_MB * 1e6)
       return no(`${name} has ${(file.size / 1e6).toFixed(0)} MB; up to ${MOST_MB} are opened. Make it smaller.`);

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { cupAge, cupCourse, cupMinuteOfAge, cupSurface, cureConstant, rate, type CupCourse } from '#core/cure';
+import { cupAge, cupCourse, cupFill, cupMinuteOfAge, cupSurface, cureConstant, rate, type CupCourse } from '#core/cure';
 import { near } from '../help';
 
 const course = (grams: number, surface: number): CupCourse => cupCourse(grams, surface, 23, 240, 23, 55);
@@ -58,4 +58,10 @@ test('a thimble in a cold room never runs away, and the reckoning ends', () => {
 test('a cup 0.7 as deep as wide', () => {
   const d = ((4 * 100e-6) / (0.7 * Math.PI)) ** (1 / 3);
   near(cupSurface(100), (Math.PI * d * d) / 2 + Math.PI * d * 0.7 * d, 1e-9);
+});
+
+test('a cup of unknown make stands 0.7 of its diameter deep', () => {
+  const { diameter, depth } = cupFill(100);
+  near(depth / diameter, 0.7, 1e-12);
+  near((Math.PI * diameter ** 2 * depth) / 4000, 100, 1e-9);
 });

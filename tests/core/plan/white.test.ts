@@ -2,8 +2,9 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { limits, textureOf, texturePerResin, withCoat, withLoad, type Piece, type SandCoat, type WaveCoat } from '#core/document';
 import { mixedDensity, sandShare } from '#core/mix';
-import { whiteAmounts, whiteHiding } from '#core/plan';
+import { whiteAmounts, whiteHiding, whiteStick } from '#core/plan';
 import { siliconeLater, workBefore } from '#core/prepare';
+import { stickFilm } from '#core/tint';
 import { method, near, piece, plan, resin } from '../help';
 
 const [sandId, , waveId] = piece().coats.map((c) => c.id) as [string, string, string, string];
@@ -79,4 +80,13 @@ test('hands are part of the hours, never more than them', () => {
   const quick = workBefore(piece(), { ...method, drying: { gesso: 0.1 } }).find((w) => /gesso/.test(w.does))!;
   near(quick.hands, 0.3, 1e-9);
   near(quick.hours, 0.3, 1e-9);
+});
+
+test('a stick dipped into the white keeps more of it the later it is laid, and none is kept without a batch', () => {
+  const p = plan();
+  const wave = p.piece.coats[2] as WaveCoat;
+  const [soon, late] = [whiteStick(p, { ...wave, layAt: 6 })!, whiteStick(p, { ...wave, layAt: 40 })!];
+  assert.ok(late.mu > soon.mu && late.film > soon.film && late.contrast > soon.contrast);
+  near(soon.film, stickFilm(soon.mu, 30, 5, mixedDensity(resin)), 1e-12);
+  assert.equal(whiteStick({ ...p, pours: [] }, wave), undefined);
 });

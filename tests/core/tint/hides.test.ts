@@ -1,8 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { startingColourants } from '#core/document';
-import { contrastOf, HIDES, hidingFilm, hidingLoad, recipeLayer, stickFilm } from '#core/tint';
-import { near } from '../help';
+import { contrastOf, HIDES, hidingFilm, hidingLoad, recipeLayer, stickFilm, whitesOf } from '#core/tint';
+import { near, sample } from '../help';
 
 const white = (film: number) => ({
   absorb: [0.012, 0.012, 0.012] as [number, number, number],
@@ -36,3 +36,10 @@ test('the load that hides in a film is where its contrast reaches 0.90, and more
 });
 
 test('stick test: 0.9 Pa·s, 30 mm below the top, after 5 s', () => near(stickFilm(0.9, 30, 5), 0.708));
+
+test('what can whiten, the strongest first: paste before mica before flake, and no dye', () => {
+  assert.deepEqual(
+    whitesOf(sample().colourants).map((c) => c.id),
+    ['white-paste', 'pearl-mica', 'silver-flake'],
+  );
+});

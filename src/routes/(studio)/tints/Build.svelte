@@ -1,6 +1,6 @@
 <script lang="ts">
   import { planPiece } from '#core/plan';
-  import { fromDeepest, fromPalest, hexOf, lightness, recipeSeen, withWhite, type Built, type BuildStep } from '#core/tint';
+  import { fromDeepest, fromPalest, hexOf, lightness, recipeSeen, whitesOf, withWhite, type Built, type BuildStep } from '#core/tint';
   import { fixed, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { writeDose } from '$lib/ui/doses';
@@ -19,12 +19,7 @@
   ] as const;
   let way = $state<(typeof ways)[number]['value']>('up');
 
-  /** What is most of all white: much scatter for little of its own colour. */
-  const whites = $derived(
-    work.means.colourants
-      .filter((c) => Math.min(...c.scatter) > 20 * Math.max(...c.absorb))
-      .sort((a, b) => Math.min(...b.scatter) - Math.min(...a.scatter)),
-  );
+  const white = $derived(whitesOf(work.means.colourants)[0]);
   const settings = $derived(shared.settings!);
   /** Whose amounts are built: the slope's own, or those of a piece it is used on. */
   let amountsOf = $state('');
@@ -43,7 +38,6 @@
   const built = $derived.by((): Built => {
     if (way === 'up') return fromPalest(wanted, bottle);
     if (way === 'clear') return fromDeepest(wanted, bottle);
-    const white = whites[0];
     if (!white) return { ok: false, says: 'There is no white on the shelf to lighten with.' };
     const aims = { wanted: work.solved.cups.map((c) => c.wanted), film: work.slope.film, ground: work.means.ground, whiteId: white.id };
     return withWhite(wanted, aims, bottle);
@@ -90,7 +84,7 @@
       </ol>
       <p class="px-3 py-1 text-[12.5px] text-soft">
         {way === 'white'
-          ? `Lightened with ${whites[0]!.name}: paler and more opaque than thinned.`
+          ? `Lightened with ${white?.name}: paler and more opaque than thinned.`
           : 'What whole drops round off is made good in the next cup.'} Stir each time until no streak is left.
       </p>
     {:else}

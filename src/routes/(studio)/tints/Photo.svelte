@@ -1,7 +1,8 @@
 <script lang="ts">
+  import { onDestroy, untrack, type Snippet } from 'svelte';
   import type { Point } from '#core/document';
   import { photoWork, type PhotoOpened } from '$lib/work/photo';
-  import { onDestroy, untrack, type Snippet } from 'svelte';
+  import { attempt } from '$lib/ui/attempt';
   import Scrolled from '$lib/ui/Scrolled.svelte';
 
   /**
@@ -40,21 +41,18 @@
   /** The worker that holds the picture. */
   export const reader = () => work;
 
-  /** Opens a picture; what was there stays when it cannot be. */
-  export async function open(file: Blob, name: string): Promise<boolean> {
+  /** Opens a picture; the one before stays when it cannot be. */
+  export async function open(file: Blob, name: string): Promise<void> {
     [busy, says] = [true, ''];
-    const reading = await work.open(file, name);
+    await attempt(async () => {
+      const reading = await work.open(file, name);
+      if (!reading.ok) return void (says = reading.says);
+      URL.revokeObjectURL(url);
+      url = URL.createObjectURL(file);
+      [opened, zoom] = [reading, 1];
+      onopen(reading, name);
+    });
     busy = false;
-    if (!reading.ok) {
-      says = reading.says;
-      opened = undefined;
-      return false;
-    }
-    URL.revokeObjectURL(url);
-    url = URL.createObjectURL(file);
-    [opened, zoom] = [reading, 1];
-    onopen(reading, name);
-    return true;
   }
   function choose(event: Event & { currentTarget: HTMLInputElement }) {
     const file = event.currentTarget.files?.[0];

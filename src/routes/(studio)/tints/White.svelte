@@ -2,7 +2,7 @@
   import { ownLimit } from '#core/document';
   import { thickenedBy, viscosity } from '#core/cure';
   import { mixedDensity } from '#core/mix';
-  import { contrastOf, HIDES, hidingFilm, hidingLoad, recipeLayer, solidsShare, stickFilm } from '#core/tint';
+  import { contrastOf, HIDES, hidingFilm, hidingLoad, recipeLayer, solidsShare, stickFilm, whitesOf } from '#core/tint';
   import { bare, fixed, fraction, plain, readWithin, writeShare, writeTemperature } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import LineChart from '$lib/ui/LineChart.svelte';
@@ -12,11 +12,9 @@
   /** When a white is opaque enough: contrast left over dark and pale, by film and load, and what a dipped stick says of it. */
   let { work }: { work: Worked } = $props();
 
-  const paste = $derived(work.means.colourants.filter((c) => Math.min(...c.scatter) > 2 * Math.max(...c.absorb)));
+  const whites = $derived(whitesOf(work.means.colourants));
   let chosen = $state('');
-  const white = $derived(
-    paste.find((c) => c.id === chosen) ?? [...paste].sort((a, b) => Math.min(...b.scatter) - Math.min(...a.scatter))[0],
-  );
+  const white = $derived(whites.find((c) => c.id === chosen) ?? whites[0]);
   const resin = $derived(work.means.resin);
   const method = $derived(shared.method!);
   const most = $derived(white ? ownLimit(white, resin.loadLimit) : 0);
@@ -49,7 +47,7 @@
     <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
       <label class="flex items-center gap-2 text-[13px] text-soft"
         >white<select class="input min-h-7! w-auto! text-ink" value={white.id} onchange={(e) => (chosen = e.currentTarget.value)}
-          >{#each paste as c (c.id)}<option value={c.id}>{c.name}</option>{/each}</select
+          >{#each whites as c (c.id)}<option value={c.id}>{c.name}</option>{/each}</select
         ></label
       >
       <LiveField

@@ -1,5 +1,4 @@
-import type { Part, Piece, Slope } from '#core/document';
-import { keptLoad, slopeTints, type SeaCoat } from '#core/document';
+import { keptLoad, slopeTints, type Part, type Piece, type SeaCoat, type Slope } from '#core/document';
 import { mixedDensity } from '#core/mix';
 import {
   counted,

@@ -49,8 +49,8 @@
   /** The board as it is seen at the stage looked at; the finished one is planned already. */
   const shown = $derived.by(() => {
     const stage = drawing.stageOf(plan);
-    if (stage.coats === plan.piece.coats.length && !stage.wet) return plan;
-    return { ...plan, colours: chartColours(plan.site, plan.cut, plan.means.colourants, stage) };
+    const finished = stage.coats === plan.piece.coats.length && !stage.wet;
+    return finished ? plan : { ...plan, colours: chartColours(plan.site, plan.cut, plan.means.colourants, stage) };
   });
 
   const filmOf = (kind: 'sand' | 'sea'): number | undefined =>
