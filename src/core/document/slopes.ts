@@ -1,3 +1,4 @@
+import { freeId } from './drawn';
 import type { Coat, Colourant, Piece, Slope, SlopeCup, Tint } from './schema';
 
 /** Grounds a slope may be made even over. */
@@ -16,12 +17,6 @@ const NAMED: Record<number, number[]> = {
 
 /** What a cup of so many is called. @param at from the deep end */
 export const slopeCupName = (at: number, of: number): string => NAMES[NAMED[of]?.[at] ?? at] ?? `Cup ${at + 1}`;
-
-const freeCup = (cups: SlopeCup[]): string => {
-  let n = cups.length + 1;
-  while (cups.some((c) => c.id === `cup-${n}`)) n++;
-  return `cup-${n}`;
-};
 
 /** Cups of a slope, deep to shore, each of the same amount. */
 export const slopeCups = (of: number, ml: number): SlopeCup[] =>
@@ -51,7 +46,7 @@ export function withCupInserted(slope: Slope, at: number): Slope {
   const beside = slope.cups[Math.min(at, slope.cups.length - 1)]!;
   const taken = slope.cups.map((c) => c.name);
   const name = NAMES.find((n) => !taken.includes(n)) ?? `Cup ${slope.cups.length + 1}`;
-  const cup = { id: freeCup(slope.cups), name, ml: beside.ml };
+  const cup = { id: freeId('cup', slope.cups), name, ml: beside.ml };
   return { ...slope, cups: [...slope.cups.slice(0, at), cup, ...slope.cups.slice(at)] };
 }
 

@@ -1,5 +1,6 @@
 import type { WaveCoat } from '#core/document';
-import { layerOver, recipeLayer, seenOf, stackOver, type Rgb } from '#core/tint';
+import { partOf } from '#core/geometry';
+import { layerOver, luminance, recipeLayer, seenOf, stackOver, type Rgb } from '#core/tint';
 import { groundsUnder, layerOf } from './colours';
 import type { PiecePlan } from './piece';
 
@@ -12,23 +13,26 @@ export interface LaceContrast {
   after: number;
 }
 
-/** Weights of linear red, green and blue in luminance (Rec. 709). */
-const luminance = (R: Rgb): number => 0.2126 * seenOf(R[0]) + 0.7152 * seenOf(R[1]) + 0.0722 * seenOf(R[2]);
+const light = ([r, g, b]: Rgb): number => luminance([seenOf(r), seenOf(g), seenOf(b)]);
 
 /** Contrast of two luminances (Michelson 1927): their difference over their sum. */
 const contrast = (a: number, b: number): number => (a + b > 0 ? Math.abs(a - b) / (a + b) : 0);
 
 /**
  * What a coat over older waves leaves of their white: contrast of closed foam against its cells, in the part of the sea
- * next to the shore, where the wave is. Waves of its own pour and coats that do not reach there give none.
+ * where the wave breaks: next to the shore, or at the middle of its own curve. A coat that does not reach there gives none.
  */
 export function laceThrough({ site, cut, piece, means, coats }: PiecePlan, coatId: string): LaceContrast[] {
   const at = piece.coats.findIndex((c) => c.id === coatId);
   const { colourants, method } = means;
-  const part = 1;
+  const partOfWave = ({ along }: WaveCoat): number => {
+    const breaker = piece.sea.breakers?.find((b) => b.id === along);
+    return breaker ? Math.max(1, partOf(breaker.points[Math.floor(breaker.points.length / 2)]!, cut)) : 1;
+  };
   const film = (id: string): number => coats.find((c) => c.coat.id === id)!.film;
   return piece.coats.slice(0, Math.max(0, at)).flatMap((wave, k): LaceContrast[] => {
     if (wave.kind !== 'wave') return [];
+    const part = partOfWave(wave);
     const over = piece.coats
       .slice(k + 1, at + 1)
       .filter((c) => c.kind !== 'wave' && (site.regions.get(c.id)!.sea[part - 1]?.area ?? 0) > 0);
@@ -37,8 +41,7 @@ export function laceThrough({ site, cut, piece, means, coats }: PiecePlan, coatI
     const white = recipeLayer(wave.white.recipe, colourants, method.foamFilm);
     const foam = [0, 1, 2].map((c) => layerOver(white.absorb[c]!, white.scatter[c]!, white.film, cells[c]!)) as Rgb;
     const layers = over.map((c) => layerOf(c, part, cut.sea.length, colourants, film(c.id)));
-    const after = (n: number): number =>
-      contrast(luminance(stackOver(layers.slice(0, n), foam)), luminance(stackOver(layers.slice(0, n), cells)));
+    const after = (n: number): number => contrast(light(stackOver(layers.slice(0, n), foam)), light(stackOver(layers.slice(0, n), cells)));
     return [{ wave, number: k + 1, before: after(layers.length - 1), after: after(layers.length) }];
   });
 }

@@ -1,4 +1,3 @@
-import { Matrix, solve } from 'ml-matrix';
 import type { Point } from '#core/document';
 import { seeded } from '#core/geometry';
 import {
@@ -52,24 +51,6 @@ function reflectanceAt(at: Point, { absorb, scatter, load, film }: Shot): Rgb {
   return [seen(0), seen(1), seen(2)];
 }
 
-/** From the picture back to the card. */
-function toCard(corners: Point[]): (at: Point) => Point {
-  const to = perspective(corners);
-  // a perspective undone is another one, known by where it takes four places
-  const rows: number[][] = [];
-  const right: number[] = [];
-  for (const c of cardCorners) {
-    const p = to(c);
-    rows.push([p.x, p.y, 1, 0, 0, 0, -p.x * c.x, -p.y * c.x], [0, 0, 0, p.x, p.y, 1, -p.x * c.y, -p.y * c.y]);
-    right.push(c.x, c.y);
-  }
-  const h = solve(new Matrix(rows), Matrix.columnVector(right)).to1DArray();
-  return ({ x, y }) => {
-    const w = h[6]! * x + h[7]! * y + 1;
-    return { x: (h[0]! * x + h[1]! * y + h[2]!) / w, y: (h[3]! * x + h[4]! * y + h[5]!) / w };
-  };
-}
-
 /** A channel blurred along rows or columns by the mean of its neighbours. */
 function blurred(of: Float64Array, width: number, height: number, radius: number, step: 'row' | 'column'): Float64Array {
   const out = new Float64Array(of.length);
@@ -90,7 +71,7 @@ function blurred(of: Float64Array, width: number, height: number, radius: number
 /** A photograph of the card as the app's own model sees it: light that falls off, blur and noise. The same shot gives the same picture. */
 export function photograph(shot: Shot): Picture {
   const { width, height, light, across, down, noise, blur } = shot;
-  const back = toCard(shot.corners);
+  const back = perspective(shot.corners, cardCorners);
   const chance = seeded(shot.seed);
   const channels = [0, 1, 2].map(() => new Float64Array(width * height));
   for (let y = 0; y < height; y++)

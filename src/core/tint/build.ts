@@ -3,7 +3,7 @@ import { mixedDensity, type Dose } from '#core/mix';
 import { measurable } from './counted';
 import type { Rgb } from './layer';
 import { lightness } from './screen';
-import { loadFor, mostOf, recipeSeen, type Stop } from './slope';
+import { loadFor, mostOf, recipeSeen, type Found, type Stop } from './slope';
 
 /** One step of building a slope from one cup: clear is put in, then colourant, then one cup is poured off. */
 export interface BuildStep {
@@ -135,7 +135,7 @@ export function withWhite(cups: WantedCup[], { wanted, film, ground, whiteId }: 
   const base = deepest.filter((p) => p.colourantId !== whiteId);
   const before = of(deepest, whiteId);
   const most = mostWhite(base, whiteId, resin, colourants);
-  const found = cups.map((_, j) => {
+  const found = cups.map((_, j): Pick<Found, 'load' | 'stops'> => {
     const at = (load: number): number => lightness(recipeSeen([...base, { colourantId: whiteId, load }], colourants, film, ground));
     return j === 0 ? { load: before } : loadFor(wanted[j]!, (more) => at(before + more), Math.max(0, most - before));
   });
@@ -146,7 +146,7 @@ export function withWhite(cups: WantedCup[], { wanted, film, ground, whiteId }: 
     ...built,
     steps: built.steps.map((step) => {
       const cup = cups.length - 1 - step.cup;
-      const { stops } = found[cup]! as { stops?: Stop };
+      const { stops } = found[cup]!;
       return { ...step, cup, ...(stops && { stops }) };
     }),
   };

@@ -2,7 +2,7 @@ import { Matrix, solve } from 'ml-matrix';
 import type { Point } from '#core/document';
 import type { Rgb } from './layer';
 import type { Patches } from './measure';
-import { cardCorners, cardGreys, cardPatches, type Patch } from './target';
+import { card, cardCorners, cardGreys, cardPatches, type Patch } from './target';
 
 /** A picture as a screen holds it: red, green, blue and alpha, 0 to 255, row by row. */
 export interface Picture {
@@ -39,14 +39,14 @@ export function pickAt(picture: Picture, at: Point, radius: number): Rgb | undef
   return n ? [sum[0] / n, sum[1] / n, sum[2] / n] : undefined;
 }
 
-/** A flat card seen in perspective: where a place on it, mm, lies in the picture, px. @param corners of its four marks, clockwise from the upper left */
-export function perspective(corners: Point[]): (at: Point) => Point {
+/** Where places of one plane lie in another seen in perspective, known by four places and where they lie. */
+export function perspective(from: Point[], to: Point[]): (at: Point) => Point {
   const rows: number[][] = [];
   const right: number[] = [];
-  cardCorners.forEach(({ x, y }, i) => {
-    const to = corners[i]!;
-    rows.push([x, y, 1, 0, 0, 0, -x * to.x, -y * to.x], [0, 0, 0, x, y, 1, -x * to.y, -y * to.y]);
-    right.push(to.x, to.y);
+  from.forEach(({ x, y }, i) => {
+    const there = to[i]!;
+    rows.push([x, y, 1, 0, 0, 0, -x * there.x, -y * there.x], [0, 0, 0, x, y, 1, -x * there.y, -y * there.y]);
+    right.push(there.x, there.y);
   });
   const h = solve(new Matrix(rows), Matrix.columnVector(right)).to1DArray();
   return ({ x, y }) => {
@@ -118,8 +118,11 @@ function lightOf(greys: { reflectance: number; x: number; y: number; mean: Rgb }
  * @param corners middles of the four marks in the picture, px, clockwise from the card's upper left
  */
 export function readCard(picture: Picture, corners: Point[]): CardReading {
-  const to = perspective(corners);
-  const place = ({ x, y, width, height }: Patch): Point => ({ x: (x + width / 2 - 75) / 75, y: (y + height / 2 - 50) / 50 });
+  const to = perspective(cardCorners, corners);
+  const place = ({ x, y, width, height }: Patch): Point => ({
+    x: (2 * x + width) / card.width - 1,
+    y: (2 * y + height) / card.height - 1,
+  });
   const inner = ({ x, y, width, height }: Patch): Patch => ({ x: x + 3, y: y + 2.5, width: width - 6, height: height - 5 });
   const greys = cardGreys.map(({ patch, reflectance }) => ({ reflectance, ...place(patch), sampled: sample(picture, to, inner(patch)) }));
   const found = (['white', 'black', 'overWhite', 'overBlack'] as const).map(

@@ -8,12 +8,14 @@ const PALE = 0.8;
 /** From this contrast on a film hides what is below it. */
 export const HIDES = 0.9;
 
-/** Weights of linear red, green and blue in luminance (Rec. 709). */
-const LUMINANCE = [0.2126, 0.7152, 0.0722] as const;
+/** Luminance of linear red, green and blue (Rec. 709). */
+export const luminance = ([r, g, b]: Rgb): number => 0.2126 * r + 0.7152 * g + 0.0722 * b;
 
 /** What is seen of a film over a ground, as luminance. */
-const over = ({ absorb, scatter, film }: Layer, ground: number): number =>
-  LUMINANCE.reduce((sum, weight, c) => sum + weight * seenOf(layerOver(absorb[c]!, scatter[c]!, film, ground)), 0);
+const over = ({ absorb, scatter, film }: Layer, ground: number): number => {
+  const seen = (c: 0 | 1 | 2): number => seenOf(layerOver(absorb[c], scatter[c], film, ground));
+  return luminance([seen(0), seen(1), seen(2)]);
+};
 
 /**
  * How much of a dark and a pale ground a film leaves to be told apart: seen over dark / seen over pale, 0 to 1; from 0.90

@@ -113,3 +113,20 @@ test('a glaze over lacing leaves part of the contrast of its white, a thicker on
   assert.deepEqual(laceThrough(p, p.piece.coats[1]!.id), [], 'nothing lies below the sea');
   assert.ok(lightness(ofHex(seaOf(p, 2))) > 0);
 });
+
+test('a wave that breaks at sea is judged against the sea it breaks on', () => {
+  const p = layered();
+  const breaker = {
+    id: 'breaker-1',
+    name: 'Out',
+    points: [
+      { x: 20, y: 20 },
+      { x: 200, y: 20 },
+      { x: 380, y: 20 },
+    ],
+  };
+  const coats = p.piece.coats.map((c, i) => (i === 2 && c.kind === 'wave' ? { ...c, along: breaker.id } : c));
+  const [atSea] = laceThrough(plan({ ...p.piece, sea: { ...p.piece.sea, breakers: [breaker] }, coats }), 'glaze');
+  const [atShore] = laceThrough(p, 'glaze');
+  assert.ok(atSea!.before > atShore!.before + 0.1, 'white stands out more on the deep');
+});

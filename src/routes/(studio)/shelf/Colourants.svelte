@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { colourantKinds, limits, ownLimit, tintsOf, type Colourant, type ColourantKind } from '#core/document';
+  import { freeId, colourantKinds, limits, ownLimit, tintsOf, type Colourant, type ColourantKind } from '#core/document';
   import { readDrop } from '#core/mix';
   import type { Means } from '#core/plan';
   import { clearLayer, hexOf, hidingFilm, recipeLayer, seenColour, stackOver, groundOf } from '#core/tint';
@@ -8,7 +8,7 @@
   import type { TableColumn } from '$lib/ui/table/columns';
   import DataTable from '$lib/ui/table/DataTable.svelte';
   import Remove from './Remove.svelte';
-  import { freshId, put, readBare, readName, withField } from './put';
+  import { put, readBare, readName, withField } from './put';
 
   /** Kind, form and base of each colourant, the size of its drop, what its makers allow, and how it hides. */
   let { means }: { means: Means } = $props();
@@ -111,7 +111,7 @@
   ];
 
   function add() {
-    const id = freshId('colourant', means.colourants);
+    const id = freeId('colourant', means.colourants);
     const kind: ColourantKind = 'liquid pigment';
     const { dropMl, density } = colourantKinds[kind];
     const row: Colourant = {

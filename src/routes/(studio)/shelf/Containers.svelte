@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { limits, type Stock, type StockUnit } from '#core/document';
+  import { freeId, limits, type Stock, type StockUnit } from '#core/document';
   import { holdable } from '#core/formats';
   import type { Means } from '#core/plan';
   import { densityOf, inDrawingOrder, itemKey, itemName, summed, turned, type Coming, type Ledger, type Line } from '#core/stock';
@@ -10,7 +10,7 @@
   import type { CellReading, TableColumn } from '$lib/ui/table/columns';
   import DataTable from '$lib/ui/table/DataTable.svelte';
   import Remove from './Remove.svelte';
-  import { freshId, put, readBare, readDay, readName, today, withField } from './put';
+  import { put, readBare, readDay, readName, today, withField } from './put';
 
   /** Every container with what is left in it. A cell typed over changes it; what is left, typed over, is a correction. */
   let { shelf, coming, means }: { shelf: Ledger; coming: Coming[]; means: Means } = $props();
@@ -184,7 +184,7 @@
   ];
 
   function add() {
-    const id = freshId(
+    const id = freeId(
       'container',
       shelf.lines.map((l) => l.stock),
     );

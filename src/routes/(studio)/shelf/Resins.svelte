@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { limits, startingResin, type Resin } from '#core/document';
+  import { freeId, limits, startingResin, type Resin } from '#core/document';
   import { readDensity } from '#core/mix';
   import type { Means } from '#core/plan';
   import { duration, fraction, plain, readRatio, readWithin, temperature, writeDuration, writeShare, writeTemperature } from '#core/units';
@@ -7,7 +7,7 @@
   import type { CellReading, TableColumn } from '$lib/ui/table/columns';
   import DataTable from '$lib/ui/table/DataTable.svelte';
   import Remove from './Remove.svelte';
-  import { freshId, put, readBare, readName, withField } from './put';
+  import { put, readBare, readName, withField } from './put';
 
   /** The data sheet of each resin, line by line. Its times are ages at the temperature it states. */
   let { means }: { means: Means } = $props();
@@ -153,7 +153,7 @@
   ];
 
   function add() {
-    const id = freshId('resin', means.resins);
+    const id = freeId('resin', means.resins);
     void put('Add a resin', { table: 'resins', id, row: { ...startingResin, id, name: 'New resin' } });
   }
   /** What would be left without it. */

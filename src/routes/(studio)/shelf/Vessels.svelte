@@ -1,11 +1,11 @@
 <script lang="ts">
-  import { limits, type Vessel } from '#core/document';
+  import { freeId, limits, type Vessel } from '#core/document';
   import { readMarks, writeMarks } from '#core/mix';
   import { plain, readWithin, volume } from '#core/units';
   import type { TableColumn } from '$lib/ui/table/columns';
   import DataTable from '$lib/ui/table/DataTable.svelte';
   import Remove from './Remove.svelte';
-  import { freshId, put, readBare, readName, withField } from './put';
+  import { put, readBare, readName, withField } from './put';
 
   /** Cups of one's own, which the plan takes for its batches, and moulds that take what is left over. */
   let { vessels }: { vessels: Vessel[] } = $props();
@@ -96,7 +96,7 @@
   ];
 
   function add() {
-    const id = freshId('cup', vessels);
+    const id = freeId('cup', vessels);
     void put('Add a cup', { table: 'vessels', id, row: { id, name: 'New cup', use: 'cup', holds: 200, count: 1 } });
   }
 </script>

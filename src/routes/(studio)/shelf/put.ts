@@ -6,13 +6,6 @@ import { bare, plain, readWithin, type Range } from '#core/units';
 /** Puts one thing of the shelf; false where that failed. */
 export const put = (label: string, row: Row, mark?: string): Promise<boolean> => attempt(() => editRows(SHELF, label, [row], mark));
 
-/** An id nothing has yet. */
-export const freshId = (kind: string, taken: { id: string }[]): string => {
-  let n = taken.length + 1;
-  while (taken.some((t) => t.id === `${kind}-${n}`)) n++;
-  return `${kind}-${n}`;
-};
-
 export const today = (): string => new Date().toISOString().slice(0, 10);
 
 /** A name, trimmed. */

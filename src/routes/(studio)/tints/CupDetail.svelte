@@ -76,8 +76,9 @@
   <button type="button" class="chip" disabled={work.slope.cups.length <= limits.slopeCups.min} onclick={remove}>Take out</button>
   <p class="basis-full text-soft">
     {#each cup.made.doses as d, i (d.colourantId)}{i ? ', ' : ''}{writeDose(d)} of {nameOf(d.colourantId)}{:else}Clear resin{/each}:
-    {writeShare(total)} of A + B. In whole drops it comes {rounding < 0.05 ? 'out as planned' : `ΔE ${plain(rounding, 1)} from the plan`},
-    lightness
+    {writeShare(total)} of A + B, limit {writeShare(work.means.resin.loadLimit)}. In whole drops it comes {rounding < 0.05
+      ? 'out as planned'
+      : `ΔE ${plain(rounding, 1)} from the plan`}, lightness
     {plain(cup.lightness, 3)}.
   </p>
 </div>

@@ -9,6 +9,9 @@
   let { bench, work }: { bench: SlopeBench; work: Worked } = $props();
 
   const slope = $derived(work.slope);
+  const lightness = { ...bare, name: 'lightness', example: '0.6' };
+  const count = { ...bare, name: 'count', example: '5' };
+  const turned = { ...bare, name: 'turn', example: '12°' };
   /** Lightness two ends must be apart. */
   const APART = 0.02;
   const degrees = (v: number): string => `${plain(v, 1)}°`;
@@ -18,7 +21,7 @@
   const show = (part: Partial<Slope>) => bench.preview((s) => ({ ...s, ...part }));
 
   const readPalest = (text: string): Reading => {
-    const reading = readWithin(bare, text, limits.lightness, 'A lightness', light);
+    const reading = readWithin(lightness, text, limits.lightness, 'A lightness', light);
     return reading.ok && reading.value < slope.deepest + APART
       ? {
           ok: false,
@@ -27,7 +30,7 @@
       : reading;
   };
   const readDeepest = (text: string): Reading => {
-    const reading = readWithin(bare, text, limits.lightness, 'A lightness', light);
+    const reading = readWithin(lightness, text, limits.lightness, 'A lightness', light);
     return reading.ok && reading.value > slope.palest - APART
       ? {
           ok: false,
@@ -36,10 +39,10 @@
       : reading;
   };
   const readCups = (text: string): Reading => {
-    const reading = readWithin(bare, text.replace(/\s*cups?$/, ''), limits.slopeCups, 'A count', light);
+    const reading = readWithin(count, text.replace(/\s*cups?$/, ''), limits.slopeCups, 'A count', light);
     return reading.ok && !Number.isInteger(reading.value) ? { ok: false, says: 'Give a whole number of cups, 2 to 8.' } : reading;
   };
-  const readTurn = (text: string): Reading => readWithin(bare, text.replace(/\s*(°|degrees?)$/, ''), limits.turn, 'A turn', degrees);
+  const readTurn = (text: string): Reading => readWithin(turned, text.replace(/\s*(°|degrees?)$/, ''), limits.turn, 'A turn', degrees);
   const turn = $derived(work.solved.turn);
 </script>
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { DropdownMenu } from 'bits-ui';
   import { goto } from '$app/navigation';
-  import { startingSlope, type Slope } from '#core/document';
+  import { freeId, startingSlope, type Slope } from '#core/document';
   import { editRows, SLOPES } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
@@ -16,11 +16,6 @@
   const slopes = $derived(shared.slopes ?? []);
   const show = (id: string) => goto(`/tints?slope=${id}`, { keepFocus: true, noScroll: true });
 
-  function freshId(n = 0): string {
-    let k = slopes.length + 1 + n;
-    while (slopes.some((s) => s.id === `slope-${k}`)) k++;
-    return `slope-${k}`;
-  }
   const put = async (label: string, rows: Slope[]) => {
     if (
       await attempt(() =>
@@ -36,10 +31,11 @@
   export function add() {
     const resin = work?.means.resin ?? shared.resins?.[0];
     if (!resin) return void said.failed('A slope is made in a resin, and there is none on the shelf. Put one there first.');
-    const id = freshId();
+    const id = freeId('slope', slopes);
     void put('Add a slope', [startingSlope(id, `Slope ${id.split('-')[1]}`, resin.id, shared.colourants ?? [])]);
   }
-  const twice = (w: Worked) => put(`Copy ${w.slope.name}`, [{ ...w.slope, id: freshId(), name: `${w.slope.name}, again`.slice(0, 80) }]);
+  const twice = (w: Worked) =>
+    put(`Copy ${w.slope.name}`, [{ ...w.slope, id: freeId('slope', slopes), name: `${w.slope.name}, again`.slice(0, 80) }]);
   const reverse = (w: Worked) =>
     bench.commit(w.slope.palestFirst ? 'Lay the deepest first' : 'Lay the palest first', ({ palestFirst, ...s }) =>
       palestFirst ? s : { ...s, palestFirst: true },
@@ -68,7 +64,11 @@
     if (!chosen) return;
     await attempt(async () => {
       const { readSlopes } = await import('#core/formats');
-      const reading = readSlopes(await chosen.text(), materials(), freshId);
+      const taken: { id: string }[] = [...slopes];
+      const reading = readSlopes(await chosen.text(), materials(), () => {
+        taken.push({ id: freeId('slope', taken) });
+        return taken.at(-1)!.id;
+      });
       if (!reading.ok) return said.failed(`${chosen.name} was not brought in. ${reading.says}`);
       await put(`Bring in ${chosen.name}`, reading.slopes);
       void said.done(

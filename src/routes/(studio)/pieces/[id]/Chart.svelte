@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Finding } from '#core/advice';
   import { linesOf, withPointAdded, type Point } from '#core/document';
-  import { lineOf, middleOf, partOf, type Region } from '#core/geometry';
+  import { lineOf, middleOf, partOf } from '#core/geometry';
   import { chartColours, type PiecePlan } from '#core/plan';
   import { fixed, writeLength } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
@@ -14,7 +14,7 @@
   import { lineName, lineOfKey, snaps, type Drawing } from './drawing.svelte';
   import type { PieceEditor } from './editor.svelte';
   import Handles from './Handles.svelte';
-  import { nearest } from './places';
+  import { markedRegions, nearest } from './places';
   import Rulers from './Rulers.svelte';
   import Tools from './tools/Tools.svelte';
   import { View } from './view.svelte';
@@ -62,18 +62,7 @@
     }),
   );
 
-  /** The part of the board the chosen coat goes over, or the chosen cup of it. */
-  const marked = $derived.by((): Region[] => {
-    const coat = plan.coats.find((c) => c.coat.id === selected);
-    if (!coat) return [];
-    // a coat as wide as the board or its sea needs no mark; what is marked is a part chosen by hand
-    const partly = coat.coat.over !== undefined || Boolean(coat.coat.inset);
-    const all = partly ? [coat.regions.beach, ...coat.regions.sea].filter((r) => r.area > 0) : [];
-    const index =
-      drawing.cup?.startsWith(`${selected}/`) && coat.coat.kind === 'sea' ? Number(drawing.cup.slice(selected.length + 1)) : NaN;
-    const own = Number.isNaN(index) ? undefined : coat.regions.sea[coat.regions.sea.length - 1 - index];
-    return own ? [own] : all;
-  });
+  const marked = $derived(markedRegions(plan, selected, drawing.cup));
   const scaled = (points: Point[]): string =>
     points.map((p) => `${(p.x * view.scale).toFixed(1)} ${(p.y * view.scale).toFixed(1)}`).join('L');
 

@@ -1,5 +1,6 @@
 import type { DrawnLine, Point } from '#core/document';
-import { lineOf } from '#core/geometry';
+import { lineOf, type Region } from '#core/geometry';
+import type { PiecePlan } from '#core/plan';
 
 /** Chords that stand for a stretch between two points of a smooth curve. */
 const CHORDS = 12;
@@ -21,4 +22,20 @@ export function nearest({ points, closed }: DrawnLine, to: Point): { after: numb
   });
   const after = Math.min(Math.floor(best / CHORDS), closed ? points.length - 1 : points.length - 2);
   return { after, place: line[best]! };
+}
+
+/**
+ * The part of the board a coat goes over, or that of one cup of it: what a chart marks. A coat as wide as the board or its
+ * sea needs no mark; what is marked is a part chosen by hand.
+ * @param cup "coat/part", where one is chosen
+ */
+export function markedRegions({ coats }: PiecePlan, coatId: string, cup: string | undefined): Region[] {
+  const coat = coats.find((c) => c.coat.id === coatId);
+  if (!coat) return [];
+  const { beach, sea } = coat.regions;
+  const index = cup?.startsWith(`${coatId}/`) && coat.coat.kind === 'sea' ? Number(cup.slice(coatId.length + 1)) : NaN;
+  const own = Number.isNaN(index) ? undefined : sea[sea.length - 1 - index];
+  if (own) return [own];
+  const partly = coat.coat.over !== undefined || Boolean(coat.coat.inset);
+  return partly ? [beach, ...sea].filter((r) => r.area > 0) : [];
 }

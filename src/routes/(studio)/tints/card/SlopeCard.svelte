@@ -36,7 +36,7 @@
         <td class="w-22"><span class="block h-18 border border-line" style:background-color={over(cup.made.recipe, 'bare wood')}></span></td
         >
         <th scope="row" class="px-1.5 text-left"
-          ><span class="block text-[19px] font-bold">{cup.cup.name}</span><span class="font-normal"
+          ><span class="block text-[19px] font-bold">{cup.cup.name}</span><span class="font-normal whitespace-nowrap"
             >{writeVolume(cup.cup.ml, shared.settings!.volume)}, {fixed(cup.cup.ml * mixedDensity(work.means.resin), 1)} g</span
           ></th
         >

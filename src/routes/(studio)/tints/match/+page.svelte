@@ -2,7 +2,7 @@
   import { onDestroy } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { limits, slopeGrounds, type Slope, type SlopeGround } from '#core/document';
+  import { freeId, limits, slopeGrounds, type Slope, type SlopeGround } from '#core/document';
   import { mixedDensity } from '#core/mix';
   import { groundNamed, lightness } from '#core/tint';
   import { film as filmQuantity, plain, readWithin, volume, writeVolume } from '#core/units';
@@ -65,10 +65,8 @@
     if (!resin) return;
     const cups = [...made].sort((a, b) => lightness(a.seen) - lightness(b.seen));
     const lights = cups.map((c) => lightness(c.seen));
-    let n = (shared.slopes?.length ?? 0) + 1;
-    while (shared.slopes?.some((s) => s.id === `slope-${n}`)) n++;
     const row: Slope = {
-      id: `slope-${n}`,
+      id: freeId('slope', shared.slopes ?? []),
       name: `From ${name}`.slice(0, 80),
       resinId: resin.id,
       film,

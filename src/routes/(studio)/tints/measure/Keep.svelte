@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { colourantKinds, type Colourant } from '#core/document';
+  import { colourantKinds, freeId, type Colourant } from '#core/document';
   import type { Measured, Rgb } from '#core/tint';
   import { editRows, SHELF } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
@@ -19,11 +19,9 @@
   const keep = () =>
     attempt(async () => {
       const { absorb, scatter } = measured;
-      let n = colourants.length + 1;
-      while (colourants.some((c) => c.id === `colourant-${n}`)) n++;
       const { dropMl, density } = colourantKinds['liquid pigment'];
       const base: Colourant = chosen ?? {
-        id: `colourant-${n}`,
+        id: freeId('colourant', colourants),
         name: named,
         kind: 'liquid pigment',
         density,
