@@ -14,6 +14,7 @@ const storeys = [
   'prepare',
   'schedule',
   'plan',
+  'pour',
   'record',
   'stock',
   'advice',

@@ -36,7 +36,7 @@ function published(): Record<string, unknown> {
 }
 
 const schema = published();
-writeIfChanged('docs/format/studio-1.json', JSON.stringify(schema, null, 2) + '\n');
+writeIfChanged('docs/format/studio-2.json', JSON.stringify(schema, null, 2) + '\n');
 
 const ajv = new Ajv({ allErrors: true, verbose: true, strict: true, discriminator: true, code: { source: true, esm: true } });
 addFormats.default(ajv);

@@ -9,9 +9,12 @@ import {
   startingResin,
   type BoardAnswers,
   type Piece,
+  type Pour,
+  type PourEvent,
   type Studio,
 } from '#core/document';
-import { planPiece, type Means, type PiecePlan } from '#core/plan';
+import { planPiece, planTogether, type Means, type PiecePlan } from '#core/plan';
+import { tell } from '#core/pour';
 
 /** Equal to within a tolerance, by default the last digit of the reference value as it is written. */
 export function near(actual: number, expected: number, within?: number): void {
@@ -39,6 +42,25 @@ export function sample(): Studio {
   const opened = openStudio(sampleText);
   if (!opened.ok) throw new Error(JSON.stringify(opened.problems[0]));
   return opened.studio;
+}
+
+/** An event as it is recorded, without its number and its moment. */
+export type Said = PourEvent extends infer E ? (E extends PourEvent ? Omit<E, 'seq' | 'at'> : never) : never;
+
+/** A pour of the first coats of a piece, told as it is planned, whose events fall some minutes after it began. */
+export function pourOf(p: Piece, startedAt: string, said: [number, Said][], coats = 3): Pour {
+  const started = Date.parse(startedAt);
+  const planned = { pieces: [p], resins: empty.resins, colourants: empty.colourants, room: empty.rooms[0]!, method };
+  const pour = planPiece(p, means).pours.findIndex((x) => x.coats.some((c) => c.coat.id === p.coats[0]!.id));
+  return {
+    id: 'pour',
+    of: [{ pieceId: p.id, coatIds: p.coats.slice(0, coats).map((c) => c.id) }],
+    planned,
+    told: tell(planTogether([{ plan: planPiece(p, means), pour }], means), 23),
+    startedAt,
+    roomC: 23,
+    events: said.map(([min, s], i) => ({ ...s, seq: i + 1, at: new Date(started + min * 60_000).toISOString() }) as PourEvent),
+  };
 }
 
 export const sum = (values: number[]): number => values.reduce((a, b) => a + b, 0);

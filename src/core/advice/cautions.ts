@@ -1,5 +1,4 @@
-import { colourantKinds, tintsOf, torched, type Colourant } from '#core/document';
-import type { PiecePlan, Step } from '#core/plan';
+import { colourantKinds, tintsOf, type Colourant, type Piece, type ToldStep } from '#core/document';
 
 /** Cautions of the trade, shown once at the step where they matter. They defer to the product's safety sheet. */
 const MIX =
@@ -9,12 +8,13 @@ const POWDER = 'Mica, flake and dry pigment: a fine-particle mask while they are
 const HEAT =
   'Flammable wipes, neat inks and films away first. The nozzle stays hot; keep the lead out of the resin. Heat held still scorches, and the fumes of scorched resin are harmful.';
 const TORCH = 'A flame scorches wooden walls, tape and canvas: extinguisher near, never held still.';
+const SAND = 'Dry sand flies: no heat near it, and a fine-particle mask while it is strewn.';
 const COVER = 'Keep it away from children, pregnant people and pets until it is cured.';
 const FOOD = 'Pigment and additives void a maker’s food statement: hand wash, no cutting, no raw food, and only after full cure.';
 const MUGS = 'Nothing hotter than the maker’s heat rating, and only after full cure.';
 
 /** Whether anything in a piece is tinted with a powder. */
-const powdered = ({ coats }: PiecePlan['piece'], colourants: Colourant[]): boolean =>
+const powdered = ({ coats }: Piece, colourants: Colourant[]): boolean =>
   coats.some((coat) =>
     tintsOf(coat).some((tint) =>
       tint.recipe.some((part) => {
@@ -24,16 +24,26 @@ const powdered = ({ coats }: PiecePlan['piece'], colourants: Colourant[]): boole
     ),
   );
 
-/** The caution that belongs to a step, if one does. @param colourants the plan's, so that powders are known */
-export function cautionFor(step: Step, first: boolean, plan: Pick<PiecePlan, 'piece'>, colourants: Colourant[] = []): string | undefined {
-  switch (step.kind) {
+/**
+ * The caution that belongs to a step, if one does.
+ * @param pieces     that are poured
+ * @param colourants so that powders are known
+ */
+export function cautionFor({ id, wave }: ToldStep, pieces: Piece[], colourants: Colourant[] = []): string | undefined {
+  switch (id.does) {
     case 'mix':
-      return [...(first ? [MIX] : []), MASS, ...(powdered(plan.piece, colourants) ? [POWDER] : [])].join(' ');
+      return [...(id.batch === 0 ? [MIX] : []), MASS, ...(pieces.some((p) => powdered(p, colourants)) ? [POWDER] : [])].join(' ');
+    case 'flick':
+      return TORCH;
     case 'heat':
-      if (step.pass !== 1) return undefined;
-      return plan.piece.coats.some((coat) => torched(coat) && step.key.startsWith(`${coat.id}/`)) ? `${HEAT} ${TORCH}` : HEAT;
-    case 'done':
-      return { wall: COVER, food: `${COVER} ${FOOD}`, 'hot mugs': `${COVER} ${MUGS}` }[plan.piece.use];
+      if (id.pass !== 1) return undefined;
+      return wave?.heat === 'air then torch' ? `${HEAT} ${TORCH}` : HEAT;
+    case 'strew':
+      return SAND;
+    case 'cover': {
+      const uses = new Set(pieces.map((p) => p.use));
+      return [COVER, ...(uses.has('food') ? [FOOD] : []), ...(uses.has('hot mugs') ? [MUGS] : [])].join(' ');
+    }
     default:
       return undefined;
   }

@@ -1,4 +1,4 @@
-import { materials, torched } from '#core/document';
+import { awaitedBy, isJoined, materials, torched } from '#core/document';
 import { drawsBackBelow, RECEDING } from '#core/level';
 import { mixedDensity } from '#core/mix';
 import { coatName, whiteAmounts } from '#core/plan';
@@ -83,7 +83,7 @@ export const sandOverFilm: Rule = ({ plan }) => {
 /** A film spread thinner than what stays spread on its ground. */
 export const filmDrawsBack: Rule = ({ plan }) =>
   plan.coats.flatMap(({ coat, name, film, number }): Finding[] => {
-    if (coat.kind === 'wave' || coat.kind === 'top' || coat.samePour) return [];
+    if (coat.kind === 'wave' || coat.kind === 'top' || isJoined(plan.piece.coats, coat)) return [];
     const density = mixedDensity(plan.means.resins.find((r) => r.id === coat.resinId)!);
     const onCoat = number > 1;
     const primed = drawsBackBelow(density, RECEDING['primed, scuffed or wet']);
@@ -165,7 +165,7 @@ export const whiteTwoWays: Rule = ({ plan }) =>
 /** A coat joined to the pour below it that is also to wait for something. */
 export const waitsInSamePour: Rule = ({ plan }) =>
   plan.piece.coats.flatMap((coat): Finding[] =>
-    coat.samePour && coat.waits
+    isJoined(plan.piece.coats, coat) && awaitedBy(plan.piece.coats, coat)
       ? [
           {
             code: 'waits-in-same-pour',

@@ -7,12 +7,12 @@ import type { Finding, Rule } from './finding';
 export const whiteOffWindow: Rule = ({ plan }) =>
   plan.pours.flatMap(({ steps, batches }, pour) =>
     steps.flatMap((step, i): Finding[] => {
-      if (step.kind !== 'white') return [];
-      const { white, stirred } = batches[step.batch]!.windows;
+      if (step.id.does !== 'white') return [];
+      const { white, stirred, heatUntil } = batches[step.batch]!.windows;
       const at = step.at - step.mixedAt;
-      const where = { pour, coatId: step.wave.id };
+      const where = { pour, ...(step.id.coat !== undefined && { coatId: step.id.coat }) };
       // when the coats before it in this batch leave the hands free
-      const free = (steps[i - 1]?.at ?? 0) - step.mixedAt;
+      const free = (steps.slice(0, i).findLast((s) => s.id.does !== 'line' && s.id.does !== 'additive')?.at ?? 0) - step.mixedAt;
       if (white.until <= white.from)
         return [
           {
@@ -35,6 +35,18 @@ export const whiteOffWindow: Rule = ({ plan }) =>
             says,
             why: 'Fresh white blurs to a pale wash.',
             fix: `Let it rest until ${plain(Math.ceil(white.from), 0)} min.`,
+          },
+        ];
+      // thick resin can be laid at once, and many still wait, for edges that hold
+      if (at > white.until && white.from <= stirred && at <= heatUntil)
+        return [
+          {
+            code: 'white-laid-late',
+            severity: 'note',
+            where,
+            says,
+            why: 'In thick resin a late white keeps a crisp edge, and opens less.',
+            fix: 'Leave it so if that is what you want; stir it before it is laid.',
           },
         ];
       if (at > white.until)

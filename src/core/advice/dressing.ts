@@ -35,15 +35,18 @@ export const dressingProud: Rule = ({ plan }) => {
   const tray = edge === 'wall';
   const tallest = [...dressings].sort((a, b) => b.height - a.height)[0];
   const what = tallest && tallest.height >= (surface.relief?.height ?? 0) ? `A ${tallest.kind}` : 'The texture';
+  const top = plan.piece.coats.some((c) => c.kind === 'top');
   const over = tray && wallHeight !== undefined && highest > wallHeight;
   return [
     {
       code: 'dressing-proud',
       severity: tray ? 'warn' : 'note',
       where: {},
-      says: `${what} stands ${plain(proud, 1)} mm above the top coat${over ? ', and over the wall' : ''}.`,
+      says: `${what} stands ${plain(proud, 1)} mm above ${top ? 'the top coat' : 'the last film'}${over ? ', and over the wall' : ''}.`,
       why: tray ? 'A glass set on a tray tips on it.' : 'It stays proud of the resin, dry at its tip.',
-      fix: tray ? 'Take lower pieces, or more cover in the top coat.' : 'Leave it so if you mean it, or give the top more cover.',
+      fix: tray
+        ? `Take lower pieces, or ${top ? 'more cover in the top coat' : 'a top coat with cover for them'}.`
+        : `Leave it so if you mean it, or ${top ? 'give the top more cover' : 'lay a top over it'}.`,
     },
   ];
 };

@@ -24,6 +24,8 @@ const rules: Rule[] = [
   mixing.cupTooBig,
   mixing.batchOutlasts,
   mixing.batchSplit,
+  mixing.mixedWithCare,
+  mixing.tooManyMixings,
   filmOverEdge,
   support.wallOverfull,
   foodWithoutClearTop,

@@ -22,7 +22,7 @@ export const equalGrams: Rule = (facts) =>
           const error = `${writeShare(Math.abs(batch.weighedError))} too ${batch.weighedError > 0 ? 'much' : 'little'} hardener`;
           return {
             code: 'equal-grams',
-            severity: 'warn',
+            severity: 'note',
             where: { pour },
             says: 'Weigh by the two gram columns.',
             why: `${batch.resin.name} is ${stated} by volume; ${slip} would put in ${error}.`,
@@ -39,7 +39,7 @@ export const loadOverLimit: Rule = ({ plan }) =>
         .map((cup) => ({
           code: 'load-over-limit',
           severity: 'stop' as const,
-          where: { pour, coatId: cup.coatId, cup: cup.key },
+          where: { pour, coatId: cup.id.coat, cup: cup.key },
           says: `${cup.name} holds ${writeShare(cup.load)} colourant; ${resin.name} takes ${writeShare(cup.limit)}.`,
           why: 'Over the maker’s limit a coat stays soft.',
           fix: `Take its colourants down to ${writeShare(cup.limit)} together, or use a stronger one.`,
@@ -59,7 +59,7 @@ export const colourantOverOwn: Rule = ({ plan }) =>
             {
               code: 'colourant-over-own-limit',
               severity: 'warn',
-              where: { pour, coatId: cup.coatId, cup: cup.key },
+              where: { pour, coatId: cup.id.coat, cup: cup.key },
               says: `${cup.name} holds ${writeShare(dose.load)} of ${dose.name}; its own maker allows ${writeShare(limit)}.`,
               why: 'The resin may take it and the colourant still bloom, sink or stay soft.',
               fix: `Take it down to ${writeShare(limit)}, or use a stronger one.`,
@@ -70,7 +70,7 @@ export const colourantOverOwn: Rule = ({ plan }) =>
     ),
   );
 
-const SOONER = 'Mix it in two batches, or pour it out sooner.';
+const SOONER = 'Empty it sooner: fewer cups in this pour, a second pair of hands, or a wider vessel.';
 
 function strainFinding(strain: Strain, pour: number, resin: Resin): Finding {
   if (strain.kind === 'outlasts')
@@ -152,11 +152,49 @@ export const batchSplit: Rule = ({ plan }) =>
           where: { pour },
           says: `${resin.name} is mixed in ${count} batches.`,
           why: writeStrain(because),
-          fix: 'Mix each when its first cup is to be laid. One mixing can be asked for in Settings.',
+          fix: 'Mix each when its first cup is to be laid. A second pair of hands, or a slower resin, makes do with one; one can be asked for in Settings.',
         },
       ];
     }),
   );
+
+/** A mixing that holds as one because of how it is mixed: what to do, and what it would do else. */
+export const mixedWithCare: Rule = ({ plan }) =>
+  plan.pours.flatMap(({ batches }, pour) =>
+    batches.flatMap(({ care, resin, grams }): Finding[] => {
+      if (!care) return [];
+      const bottles = care.cooler ? `with the bottles ${plain(care.cooler, 0)} °C cooler than the room` : '';
+      const tub = care.wide ? 'in a wide tub, no deeper than two fingers' : '';
+      return [
+        {
+          code: 'mixed-with-care',
+          severity: 'note',
+          where: { pour },
+          says: `Mix ${plain(grams, 0)} g of ${resin.name} ${[tub, bottles].filter(Boolean).join(', ')}, and fill the cups as soon as it is stirred.`,
+          why: 'In a deep cup so much of it would heat itself before it is divided. So it stays one mixing.',
+          fix: care.wide ? 'A tray or a paint tub will do.' : 'Half an hour on a cool floor will do; wipe the bottles dry.',
+        },
+      ];
+    }),
+  );
+
+/** More mixings in one session than the studio is ready for. */
+export const tooManyMixings: Rule = ({ plan }) =>
+  plan.pours.flatMap(({ batches, steps }, pour): Finding[] => {
+    const most = plan.means.method.mostMixings;
+    const strained = batches.some((batch, i) => strainsOf(batch, i, steps, plan.means).length > 0);
+    if (most === undefined || batches.length < most || !strained) return [];
+    return [
+      {
+        code: 'too-many-mixings',
+        severity: 'note',
+        where: { pour },
+        says: `More than ${plain(most, 0)} mixings in this session would make it safer.`,
+        why: 'So many are the most you asked for; each wants its own stirring and its own clock.',
+        fix: 'Lay some of it on another day, ask for more mixings in Settings, or take a slower resin.',
+      },
+    ];
+  });
 
 /** What one mixing would do, in a sentence. */
 export function writeStrain(strain: Strain): string {

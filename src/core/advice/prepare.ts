@@ -8,8 +8,9 @@ const warn = (code: string, says: string, why: string, fix: string): Finding[] =
 
 /** Resin on bare wood soaks in, warps it and draws air out of it. */
 export const rawWoodUnprimed: Rule = ({ plan }) => {
-  const { material, primer, primerCoats } = plan.piece.surface;
-  const bare = primer === 'none' || primer === 'scuff only' || primerCoats === 0;
+  const { material, primer, primerCoats, ground } = plan.piece.surface;
+  // foil or paint over it keeps the resin out as a primer does
+  const bare = !ground && (primer === 'none' || primer === 'scuff only' || primerCoats === 0);
   const sealed = plan.piece.coats[0]?.kind === 'seal';
   if (!bare || sealed || !materials[material].thirsty || !plan.coats.length) return [];
   return warn(

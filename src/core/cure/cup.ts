@@ -25,12 +25,21 @@ export function cupFill(ml: number): { diameter: number; depth: number } {
   return { diameter, depth: DEPTH * diameter };
 }
 
-/** Cooling surface of a cup, m²: top, floor and wall, for a depth of 0.7 of its diameter. */
-export function cupSurface(ml: number): number {
+/** Cooling surface of mix that stands in a vessel as deep as a share of its diameter, m²: top, floor and wall. */
+function surfaceOf(ml: number, depth: number): number {
   const volume = ml * 1e-6;
-  const d = cupFill(ml).diameter / 1000;
+  const d = ((4 * volume) / (depth * Math.PI)) ** (1 / 3);
   return (Math.PI * d * d) / 2 + (4 * volume) / d;
 }
+
+/** Cooling surface of a cup, m², for a depth of 0.7 of its diameter. */
+export const cupSurface = (ml: number): number => surfaceOf(ml, DEPTH);
+
+/** How deep mix stands in a wide tub, as a share of its diameter. */
+const WIDE_DEPTH = 0.15;
+
+/** Cooling surface of a wide tub or tray that mix is made in, m². */
+export const wideSurface = (ml: number): number => surfaceOf(ml, WIDE_DEPTH);
 
 /** Rate constant that gels the resin at its gel age, per equivalent minute. */
 export function cureConstant(gelAge: number): number {
@@ -61,6 +70,7 @@ export const COURSE_STEP = 0.5;
  * @param gelAge  equivalent minutes to gel, at refC
  * @param untilAge where only the way to an age is wanted, the age at which the reckoning may end; the peak is then the
  *                 warmest so far
+ * @param startC  of the bottles, °C, where that is not the room's
  */
 export function cupCourse(
   grams: number,
@@ -70,6 +80,7 @@ export function cupCourse(
   refC: number,
   ea: number,
   untilAge = Infinity,
+  startC = roomC,
 ): CupCourse {
   // the Arrhenius rate of rate.ts with what does not change taken out of the loop
   const steep = (ea * 1000) / R;
@@ -79,10 +90,10 @@ export function cupCourse(
   const loss = (60 * LOSS * surface) / (grams * CAPACITY);
   const heat = HEAT / CAPACITY;
   const curing = (alpha: number, speed: number): number => k * (B + alpha) * (1 - alpha) ** 2 * speed;
-  const course: CupCourse = { celsius: [roomC], age: [0], gelMin: Infinity, runawayMin: Infinity, peakC: roomC, peakMin: 0 };
+  const course: CupCourse = { celsius: [startC], age: [0], gelMin: Infinity, runawayMin: Infinity, peakC: startC, peakMin: 0 };
 
   let alpha = 0;
-  let temp = roomC;
+  let temp = startC;
   let age = 0;
   let lastSlope = 0;
   const recordEvery = Math.round(COURSE_STEP / STEP);

@@ -2,4 +2,5 @@
 export * from './rate';
 export * from './viscosity';
 export * from './cup';
+export * from './stated';
 export * from './windows';

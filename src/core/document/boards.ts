@@ -34,4 +34,6 @@ export const primerFilm: Record<Primer, number> = { none: 0, gesso: 0.1, paint: 
 
 /** Densities of what is set on a board, g/ml: bulk of dry sand and gravel, and of dressings by kind. */
 export const bulk = { sand: 1.6, gravel: 1.5, packed: 0.6 } as const;
+/** Gravel lies one stone deep, mm. */
+export const GRAVEL_DEPTH = 4;
 export const dressingDensity = { shell: 1.2, stone: 2.6, crystal: 2.6, glass: 2.5, creature: 1.1 } as const;

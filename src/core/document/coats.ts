@@ -28,42 +28,61 @@ export const withCoat = (piece: Piece, coatId: string, change: (coat: Coat) => C
 export const withFilm = (piece: Piece, coatId: string, film: number): Piece =>
   withCoat(piece, coatId, (coat) => (coat.kind === 'wave' ? coat : coat.kind === 'top' ? { ...coat, cover: film } : { ...coat, film }));
 
-/** A piece with the load of one part of a recipe changed. @param index of the tint among the coat's */
-export function withLoad(piece: Piece, coatId: string, index: number, part: Part): Piece {
-  const set = (tint: Tint): Tint => {
-    const kept = tint.recipe.some((p) => p.colourantId === part.colourantId);
-    return { ...tint, recipe: kept ? tint.recipe.map((p) => (p.colourantId === part.colourantId ? part : p)) : [...tint.recipe, part] };
-  };
-  return withCoat(piece, coatId, (coat) => {
+/** A piece with one tint of a coat changed. @param index of the tint among the coat's */
+export const withTint = (piece: Piece, coatId: string, index: number, change: (tint: Tint) => Tint): Piece =>
+  withCoat(piece, coatId, (coat) => {
     switch (coat.kind) {
       case 'sea':
-        return { ...coat, tints: coat.tints.map((tint, i) => (i === index ? set(tint) : tint)) };
+        return { ...coat, tints: coat.tints.map((tint, i) => (i === index ? change(tint) : tint)) };
       case 'glaze':
       case 'base':
-        return { ...coat, tint: set(coat.tint) };
+        return { ...coat, tint: change(coat.tint) };
       case 'wave':
-        return { ...coat, white: set(coat.white) };
+        return { ...coat, white: change(coat.white) };
       default:
         return coat;
     }
   });
-}
 
-/** A coat laid on top of the others. */
-export const withCoatOnTop = (piece: Piece, coat: Coat): Piece => ({ ...piece, coats: [...piece.coats, coat] });
-
-/**
- * Coats put in another order. The lowest begins a pour whatever it was before, and a coat that waited for one that now
- * lies above it waits for nothing but its own pour.
- */
-export function settled(coats: Coat[]): Coat[] {
-  return coats.map((coat, i) => {
-    const { waits, ...rest } = coat;
-    const below = waits && coats.slice(0, i).some((c) => c.id === waits.coatId);
-    const kept: Coat = waits && !below ? (rest as Coat) : coat;
-    return i === 0 && kept.samePour ? { ...kept, samePour: false } : kept;
+/** A piece with the load of one part of a recipe changed; a load of nothing takes the colourant off the cup. */
+export const withLoad = (piece: Piece, coatId: string, index: number, part: Part): Piece =>
+  withTint(piece, coatId, index, (tint) => {
+    const { recipe } = tint;
+    if (part.load === 0) return { ...tint, recipe: recipe.filter((p) => p.colourantId !== part.colourantId) };
+    const kept = recipe.some((p) => p.colourantId === part.colourantId);
+    return { ...tint, recipe: kept ? recipe.map((p) => (p.colourantId === part.colourantId ? part : p)) : [...recipe, part] };
   });
+
+/** Where a new coat of a kind belongs, counted from the bottom: a seal below all, a base on it, a top above all, others below the tops. */
+export function placeFor(coats: Coat[], kind: Coat['kind']): number {
+  if (kind === 'top') return coats.length;
+  const notSealed = coats.findIndex((c) => c.kind !== 'seal');
+  if (kind === 'seal') return 0;
+  if (kind === 'base') return notSealed < 0 ? coats.length : notSealed;
+  const under = coats.findLastIndex((c) => c.kind !== 'top') + 1;
+  return under;
 }
+
+/** The resin a new coat of a kind takes: that of the coat it comes to lie on, else of the one above it. */
+export const resinFor = (coats: Coat[], kind: Coat['kind']): string | undefined => {
+  const at = placeFor(coats, kind);
+  return (coats[at - 1] ?? coats[at])?.resinId;
+};
+
+/** A coat put where it belongs. */
+export function withCoatAdded(piece: Piece, coat: Coat): Piece {
+  const at = placeFor(piece.coats, coat.kind);
+  return { ...piece, coats: [...piece.coats.slice(0, at), coat, ...piece.coats.slice(at)] };
+}
+
+/** What a coat waits for, if that lies below it. */
+export const awaitedBy = (coats: Coat[], coat: Coat): Coat['waits'] => {
+  const below = coats.slice(0, coats.indexOf(coat));
+  return coat.waits && below.some((c) => c.id === coat.waits!.coatId) ? coat.waits : undefined;
+};
+
+/** Whether a coat is poured with the one below it; the lowest has none below. */
+export const isJoined = (coats: Coat[], coat: Coat): boolean => coat.samePour && coats.indexOf(coat) > 0;
 
 /** A coat taken off. Where it was the first of its pour, the next one begins that pour. */
 export function withoutCoat(piece: Piece, coatId: string): Piece {
@@ -72,23 +91,30 @@ export function withoutCoat(piece: Piece, coatId: string): Piece {
   if (!gone) return piece;
   const coats = piece.coats
     .filter((coat) => coat !== gone)
-    .map((coat, i) => (i === at && !gone.samePour ? { ...coat, samePour: false } : coat));
-  return { ...piece, coats: settled(coats) };
+    .map((coat, i) => (i === at && !gone.samePour ? { ...coat, samePour: false } : coat))
+    .map((coat) => {
+      const { waits, ...rest } = coat;
+      return waits?.coatId === coatId ? (rest as Coat) : coat;
+    });
+  return { ...piece, coats };
 }
 
-/** A coat moved to another place, counted from the bottom. */
+/**
+ * A coat moved to another place, counted from the bottom. Nothing else changes, so that moving it back is as if it had
+ * not been moved.
+ */
 export function withCoatMoved(piece: Piece, coatId: string, to: number): Piece {
   const coat = piece.coats.find((c) => c.id === coatId);
   if (!coat) return piece;
   const others = piece.coats.filter((c) => c !== coat);
   const at = Math.min(Math.max(to, 0), others.length);
-  return { ...piece, coats: settled([...others.slice(0, at), coat, ...others.slice(at)]) };
+  return { ...piece, coats: [...others.slice(0, at), coat, ...others.slice(at)] };
 }
 
 /** Coats in the order of the ids given, bottom first; ids that are not there are passed over. */
 export const withCoatOrder = (piece: Piece, ids: string[]): Piece => ({
   ...piece,
-  coats: settled(ids.flatMap((id) => piece.coats.find((c) => c.id === id) ?? [])),
+  coats: ids.flatMap((id) => piece.coats.find((c) => c.id === id) ?? []),
 });
 
 /** An id for a new coat of a piece. */

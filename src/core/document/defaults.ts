@@ -1,5 +1,15 @@
 import type { Drying, Method, Pricing, Resin, Room, Settings, Vessel } from './schema';
 
+/** What a hand can mix, fill and lay; studios from before there were such habits start with these too. */
+export const startingMeasures = {
+  smallestMix: 60,
+  mostMixings: 4,
+  smallestCup: 10,
+  smallestWhite: 15,
+  whiteFactor: 1.5,
+  layMlPerMin: 100,
+} satisfies Partial<Method>;
+
 /** Habits a studio starts with; each is the ordinary figure of the trade and can be changed. */
 export const startingMethod: Method = {
   spare: 0.05,
@@ -16,11 +26,12 @@ export const startingMethod: Method = {
   whiteReady: 1.8,
   whiteLimit: 7,
   colourMinPerCup: 1,
-  layMinPerCup: 2,
+  layMinPerCup: 1,
   heatMinPerPass: 2,
   heldBack: 0.03,
   runOff: 'lost',
   batches: 'split when needed',
+  ...startingMeasures,
 };
 
 /** Hours that preparation takes, waits included, until the studio gives its own. */

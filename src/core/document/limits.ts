@@ -67,4 +67,16 @@ export const limits = {
   slopeCups: { min: 2, max: 8 },
   /** What drips off a metre of open edge, ml. */
   drip: { min: 0, max: 60 },
+  /** Mix a data sheet's times are stated for, g; 0 for a film. */
+  statedMass: { min: 0, max: 5000 },
+  /** Least that is mixed at once, g. */
+  smallestMix: { min: 0, max: 1000 },
+  /** Mixings of one session. */
+  mixings: { min: 1, max: 40 },
+  /** Least in a cup, ml. */
+  smallestCup: { min: 0, max: 200 },
+  /** White mixed for each of white wanted. */
+  whiteFactor: { min: 1, max: 5 },
+  /** How fast a cup is laid, ml a minute. */
+  layRate: { min: 5, max: 5000 },
 } satisfies Record<string, Range>;

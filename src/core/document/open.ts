@@ -3,6 +3,7 @@ import { vesselsOf } from './defaults';
 import type { Problem } from './problem';
 import { referenceProblems } from './references';
 import type { Studio } from './schema';
+import { upgradedStudio } from './upgrade';
 import { validateStudio } from './validate.generated.js';
 
 export type Opened = { ok: true; studio: Studio } | { ok: false; problems: Problem[] };
@@ -81,10 +82,12 @@ export function openStudio(text: string): Opened {
   }
   const head = (typeof data === 'object' && data !== null ? data : {}) as { format?: unknown; version?: unknown };
   if (head.format !== 'nerite-studio') return one('/format', shown(head.format), '"nerite-studio"; this is another kind of file');
-  if (typeof head.version === 'number' && head.version > 1)
-    return one('/version', shown(head.version), '1; the file was written by a later Nerite, so open it there');
-  if (!validateStudio(data)) return { ok: false, problems: (validateStudio.errors ?? []).map(fromSchema) };
-  const studio = data as Studio;
+  if (typeof head.version === 'number' && head.version > 2)
+    return one('/version', shown(head.version), '2; the file was written by a later Nerite, so open it there');
+  const upgraded: unknown = upgradedStudio(head as Record<string, unknown>);
+  if (!validateStudio(upgraded))
+    return { ok: false, problems: (validateStudio.errors ?? []).filter((e) => e.keyword !== 'if').map(fromSchema) };
+  const studio = upgraded as Studio;
   const problems = referenceProblems(studio);
   return problems.length ? { ok: false, problems } : { ok: true, studio: whole(studio) };
 }

@@ -66,8 +66,7 @@ function pieceProblems(piece: Piece, at: string, resins: Named[], colourants: Na
     const waits = coat.waits?.coatId;
     if (waits === coat.id)
       problems.push({ path: `${path}/waits`, found: 'the coat itself', expected: 'a coat below it: a coat cannot wait for itself' });
-    else if (waits !== undefined && !piece.coats.slice(0, i).some((c) => c.id === waits))
-      problems.push({ path: `${path}/waits`, found: `“${waits}”`, expected: 'the id of a coat below it' });
+    else if (waits !== undefined) problems.push(...known(waits, piece.coats, `${path}/waits`, 'coats of the piece'));
     if (coat.kind === 'wave' && coat.along !== undefined && !(piece.sea.breakers ?? []).some((b) => b.id === coat.along))
       problems.push({ path: `${path}/along`, found: `“${coat.along}”`, expected: 'the id of one of the breakers' });
     if (coat.over?.kind === 'strip' && coat.over.to <= coat.over.from)
@@ -93,11 +92,14 @@ function pieceProblems(piece: Piece, at: string, resins: Named[], colourants: Na
 }
 
 function pourProblems(pour: Pour, at: string): Problem[] {
-  const { piece, resins, colourants } = pour.planned;
-  const problems = pieceProblems(piece, `${at}/planned/piece`, resins, colourants);
-  if (pour.pieceId !== piece.id)
-    problems.push({ path: `${at}/pieceId`, found: `“${pour.pieceId}”`, expected: `“${piece.id}”, the piece it was planned from` });
-  pour.coatIds.forEach((id, i) => problems.push(...known(id, piece.coats, `${at}/coatIds/${i}`, 'coats of the piece')));
+  const { pieces, resins, colourants } = pour.planned;
+  const problems = pieces.flatMap((piece, i) => pieceProblems(piece, `${at}/planned/pieces/${i}`, resins, colourants));
+  problems.push(...repeated(pieces, `${at}/planned/pieces`));
+  pour.of.forEach(({ pieceId, coatIds }, i) => {
+    const piece = pieces.find((p) => p.id === pieceId);
+    problems.push(...known(pieceId, pieces, `${at}/of/${i}/pieceId`, 'pieces it was planned from'));
+    if (piece) coatIds.forEach((id, k) => problems.push(...known(id, piece.coats, `${at}/of/${i}/coatIds/${k}`, 'coats of the piece')));
+  });
   pour.events.forEach((event, i) => {
     if (event.seq !== i + 1) problems.push({ path: `${at}/events/${i}/seq`, found: String(event.seq), expected: String(i + 1) });
   });

@@ -35,7 +35,7 @@ export const lace: School<NonNullable<WaveCoat['lace']>> = {
 export const lines: School<'fine' | 'bold'> = {
   question: 'white line',
   ways: [
-    { value: 'fine', label: 'several fine, uneven', does: 'Three lines, 5 mm wide and 1.5 mm high.' },
+    { value: 'fine', label: 'several fine, uneven', does: 'Three lines, 5 mm wide and 1.5 mm high; two for open lace.' },
     { value: 'bold', label: 'one bold', does: 'One line, 10 mm wide and 2.5 mm high.' },
   ],
   why: 'Fine and uneven hides less sea and opens more.',
@@ -69,6 +69,16 @@ export const beach: School<NonNullable<SandCoat['how']>> = {
     { value: 'pressed in', label: 'dry sand pressed into wet clear', does: 'Clear for the pores, and the rest is dry sand by weight.' },
   ],
   why: 'Sand in resin lies where it is put, and none flies when it is heated.',
+};
+
+export const additiveInto: School<NonNullable<WaveCoat['additiveInto']>> = {
+  question: 'it goes into',
+  ways: [
+    { value: 'the white', label: 'the white', does: 'Into all of its white, just before it is laid.' },
+    { value: 'half of the white', label: 'half of the white', does: 'Half is poured off and takes it; cells open beside plain foam.' },
+    { value: 'every cup', label: 'every cup of the pour', does: 'Tints too: as many drops into each.' },
+  ],
+  why: 'Only what is to open needs it.',
 };
 
 /** How a beach feels under a finger, by how much sand its resin takes. */
@@ -113,7 +123,7 @@ export const batching: School<NonNullable<Method['batches']>> = {
     {
       value: 'split when needed',
       label: 'split when needed',
-      does: 'One mixing, unless it would heat itself or outlast its working time.',
+      does: 'One mixing, unless that would do harm: a cup that heats itself past use, or work that outlasts the mix.',
     },
     { value: 'one a resin', label: 'always one', does: 'One mixing for each resin of a pour, and the warnings that go with it.' },
   ],
@@ -141,7 +151,7 @@ export const laidOf = (coat: Coat): Laid =>
 export const laying: School<Laid> = {
   question: 'how it is laid',
   ways: [
-    { value: 'poured', label: 'poured, levels itself', does: 'Low places fill first; near 2 mm at one go.' },
+    { value: 'poured', label: 'poured, levels itself', does: 'Low places fill first; near 2 mm for a sea.' },
     { value: 'spread', label: 'spread by hand', does: 'Follows what is below; near 1 mm.' },
   ],
   why: 'A sea, a base and a clear are poured; a glaze, a seal and sand are spread.',
@@ -154,16 +164,24 @@ export const openOf = (wave: WaveCoat, own: number): number => (wave.lace === 'o
 export const torched = (coat: Coat): coat is WaveCoat =>
   coat.kind === 'wave' && (coat.heat === 'torch then air' || coat.heat === 'air then torch');
 
-/** A wave of one bold line, or of several fine ones. */
-export const withLines = (wave: WaveCoat, how: 'fine' | 'bold'): WaveCoat =>
-  how === 'fine' ? { ...wave, lines: 3, lineWidth: 5, lineHeight: 1.5 } : { ...wave, lines: 1, lineWidth: 10, lineHeight: 2.5 };
+/** How a wave is drawn: open lace takes less white, so its lines are fewer or lower. */
+function drawn(how: 'fine' | 'bold', lace: WaveCoat['lace']): Pick<WaveCoat, 'lines' | 'lineWidth' | 'lineHeight'> {
+  const open = lace === 'open';
+  return how === 'fine' ? { lines: open ? 2 : 3, lineWidth: 5, lineHeight: 1.5 } : { lines: 1, lineWidth: 10, lineHeight: open ? 2 : 2.5 };
+}
 
-/** A wave of the lace wanted, with the passes it takes. */
-export const withLace = (wave: WaveCoat, wanted: NonNullable<WaveCoat['lace']>): WaveCoat => ({
-  ...wave,
-  lace: wanted,
-  passes: { some: 2, open: 3, bright: 1 }[wanted],
-});
+const drawnNow = (wave: WaveCoat): 'fine' | 'bold' => ((wave.lines ?? 1) > 1 ? 'fine' : 'bold');
+
+/** A wave of one bold line, or of several fine ones. */
+export const withLines = (wave: WaveCoat, how: 'fine' | 'bold'): WaveCoat => ({ ...wave, ...drawn(how, wave.lace) });
+
+/** A wave of the lace wanted, with the passes and the white it takes; lines drawn to the artist's own measure stay. */
+export function withLace(wave: WaveCoat, wanted: NonNullable<WaveCoat['lace']>): WaveCoat {
+  const how = drawnNow(wave);
+  const usual = drawn(how, wave.lace);
+  const own = (Object.keys(usual) as (keyof typeof usual)[]).some((key) => usual[key] !== wave[key]);
+  return { ...wave, ...(own ? {} : drawn(how, wanted)), lace: wanted, passes: { some: 2, open: 3, bright: 1 }[wanted] };
+}
 
 /** The edge of a coat: its own, else the board's. */
 export const edgeOf = (piece: Pick<Piece, 'edge'>, coat: Coat) => coat.edge ?? piece.edge;

@@ -10,6 +10,8 @@ interface Start {
   says: string;
   shore: Point[][];
   coasts: { closed: boolean; curves: Point[][] }[];
+  /** Where a wave breaks that has no shore to break on. */
+  breaker?: Point[];
 }
 
 const across = (heights: number[]): Point[] => heights.map((y, i) => ({ x: i / (heights.length - 1), y }));
@@ -85,7 +87,22 @@ const starts = {
       },
     ],
   },
+  'open sea': {
+    says: 'No beach: the sea to every edge, and a wave across it.',
+    shore: [
+      across([1, 1, 1, 1, 1]),
+      across([0.82, 0.79, 0.83, 0.8, 0.81]),
+      across([0.62, 0.58, 0.63, 0.6, 0.61]),
+      across([0.42, 0.38, 0.42, 0.39, 0.4]),
+      across([0.21, 0.18, 0.21, 0.18, 0.2]),
+    ],
+    coasts: [],
+    breaker: across([0.6, 0.52, 0.56, 0.49, 0.53]),
+  },
 } satisfies Record<string, Start>;
+
+/** Whether a starting sea has land in it. */
+export const hasBeach = (name: StartingSea): boolean => name !== 'open sea';
 
 export type StartingSea = keyof typeof starts;
 export const startingSeas = Object.entries(starts).map(([name, { says }]) => ({ name: name as StartingSea, says }));
@@ -134,6 +151,7 @@ export function startingSea(name: StartingSea, [w, h]: [number, number], edges: 
         edges: edgesThrough(c.curves, edges),
       })),
     }),
+    ...(start.breaker && { breakers: [{ id: 'breaker-1', name: 'the wave', points: start.breaker }] }),
   };
   const turned = mapSea(sea, (p) => {
     const q = turns[side](p);

@@ -1,5 +1,5 @@
 import { boxOf } from './board';
-import { startingSea, type StartingSea } from './seas';
+import { hasBeach, startingSea, type StartingSea } from './seas';
 import { startingMethod, startingResin, startingRoom, startingSettings, startingVessels } from './defaults';
 import type { Coat, Colourant, Edge, Piece, Shape, Studio, Surface, Tint, Use } from './schema';
 
@@ -31,13 +31,13 @@ export const startingColourants: Colourant[] = [
   { id: 'white-paste', name: 'White paste', kind: 'paste', density: 1.7, solids: 0.3, absorb: [0.2, 0.2, 0.2], scatter: [250, 250, 250] },
 ];
 
-/** A slope of five, deep to shore: even steps of lightness at 1.5 mm over a white ground, turning to turquoise inshore. */
+/** A slope of five, deep to shore: even steps of lightness at 2 mm over a white ground, turning to turquoise inshore. */
 const startingTints: Tint[] = [
-  ['Deep', 0.002985, 0.000332],
-  ['Offshore', 0.001624, 0.000541],
-  ['Mid', 0.000832, 0.000554],
-  ['Shallow', 0.000356, 0.000436],
-  ['Shore', 0.000099, 0.000232],
+  ['Deep', 0.002239, 0.000249],
+  ['Offshore', 0.001218, 0.000406],
+  ['Mid', 0.000624, 0.000416],
+  ['Shallow', 0.000267, 0.000327],
+  ['Shore', 0.000074, 0.000174],
 ].map(([name, blue, turquoise]) => ({
   name: name as string,
   recipe: [
@@ -104,7 +104,7 @@ export function startingCoat(
   const picked = (i: number): Tint => startingTints[n > 1 ? Math.round((i * (startingTints.length - 1)) / (n - 1)) : 0]!;
   switch (kind) {
     case 'seal':
-      return { ...base, kind, samePour: false, film: 0.3 };
+      return { ...base, kind, samePour: false, film: 0.5 };
     case 'base':
       return {
         ...base,
@@ -116,7 +116,7 @@ export function startingCoat(
     case 'sand':
       return { ...base, kind, samePour: false, film: 2, sandPerResin: 1.5, taper: 24 };
     case 'sea':
-      return { ...base, kind, samePour: true, film: 1.5, tints: Array.from({ length: n }, (_, i) => tint(picked(i))) };
+      return { ...base, kind, samePour: true, film: 2, tints: Array.from({ length: n }, (_, i) => tint(picked(i))) };
     case 'wave':
       return {
         ...base,
@@ -127,7 +127,6 @@ export function startingCoat(
         lineHeight: 1.5,
         reachSea: 40,
         reachUp: 15,
-        layAt: 24,
         passes: 2,
         white: tint(startingWhite(limit)),
       };
@@ -140,7 +139,7 @@ export function startingCoat(
   }
 }
 
-/** A new piece: the board as answered, a starting sea fitted to it, and the coats of a first pour with a top. */
+/** A new piece: the board as answered, a starting sea fitted to it, and the coats of a first pour with a top; sand where there is a beach. */
 export function startingPiece(
   id: string,
   answers: BoardAnswers,
@@ -148,21 +147,26 @@ export function startingPiece(
   sea: StartingSea = 'open shore',
 ): Piece {
   const { resinId, ...board } = answers;
+  const drawn = startingSea(sea, boxOf(board.shape), PARTS - 1);
+  const beach = hasBeach(sea);
+  const kinds: Coat['kind'][] = beach ? ['sand', 'sea', 'wave', 'top'] : ['sea', 'wave', 'top'];
   return {
     id,
     holes: [],
     ...board,
-    sea: startingSea(sea, boxOf(board.shape), PARTS - 1),
-    coats: (['sand', 'sea', 'wave', 'top'] as const).map((kind) =>
-      startingCoat(kind, `${id.slice(0, 50)}-${kind}`, resinId, PARTS, studio),
-    ),
+    sea: drawn,
+    coats: kinds.map((kind) => {
+      const coat = startingCoat(kind, `${id.slice(0, 50)}-${kind}`, resinId, PARTS, studio);
+      const breaker = drawn.breakers?.[0];
+      return coat.kind === 'wave' && !beach && breaker ? { ...coat, along: breaker.id } : coat;
+    }),
   };
 }
 
 /** A studio with nothing in it but ordinary materials and habits. */
 export const emptyStudio = (): Studio => ({
   format: 'nerite-studio',
-  version: 1,
+  version: 2,
   settings: startingSettings,
   method: startingMethod,
   rooms: [startingRoom],

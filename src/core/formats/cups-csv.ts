@@ -1,10 +1,11 @@
 import { vesselFor } from '#core/mix';
 import type { Vessel } from '#core/document';
-import type { Together } from '#core/plan';
+import { sharesOf, type Together } from '#core/plan';
+import { writeDose } from '#core/pour';
 import { writeCsv } from './csv';
 
 /** The cups of a session as CSV, a line for each, in the order they are filled. */
-export function writeCups({ batches, shares }: Together, vessels: Vessel[]): string {
+export function writeCups({ batches }: Pick<Together, 'batches'>, vessels: Vessel[]): string {
   const rows = batches.flatMap((batch, i) => batch.cups.map((cup) => ({ batch, number: i + 1, cup })));
   const round = (value: number, digits = 2): number => Number(value.toFixed(digits));
   return writeCsv<(typeof rows)[0]>(
@@ -12,7 +13,13 @@ export function writeCups({ batches, shares }: Together, vessels: Vessel[]): str
       { head: 'batch', cell: (r) => r.number },
       { head: 'resin', cell: (r) => r.batch.resin.name },
       { head: 'cup', cell: (r) => r.cup.name },
-      { head: 'pieces', cell: (r) => (shares.get(r.cup.key) ?? []).map((s) => s.piece.name).join(' + ') },
+      {
+        head: 'pieces',
+        cell: (r) =>
+          sharesOf(r.cup)
+            .map((s) => s.piece.name)
+            .join(' + '),
+      },
       { head: 'ml', cell: (r) => round(r.cup.ml) },
       { head: 'A ml', cell: (r) => round(r.cup.parts.aMl) },
       { head: 'B ml', cell: (r) => round(r.cup.parts.bMl) },
@@ -20,13 +27,7 @@ export function writeCups({ batches, shares }: Together, vessels: Vessel[]): str
       { head: 'B g', cell: (r) => round(r.cup.parts.bG) },
       {
         head: 'colourants',
-        cell: (r) =>
-          r.cup.doses
-            .map(
-              (d) =>
-                `${d.name} ${d.count === undefined ? `${round(d.grams)} g` : `${d.count} drops${d.letDown ? ` of 1:${d.letDown}` : ''}`}`,
-            )
-            .join(' + '),
+        cell: (r) => r.cup.doses.map((d) => `${d.name} ${writeDose(d)}`).join(' + '),
       },
       { head: 'sand g', cell: (r) => (r.cup.sandG > 0 ? round(r.cup.sandG, 0) : undefined) },
       { head: 'load %', cell: (r) => round(r.cup.load * 100, 3) },

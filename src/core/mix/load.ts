@@ -15,7 +15,7 @@ export interface Dose {
   drops?: number;
   /** Whole drops to count, of the let-down where there is one. */
   count?: number;
-  /** Parts of clear to one of colourant, where the cup wants under three drops. */
+  /** Parts of clear to one of colourant, where the cup wants under three drops or too little to weigh. */
   letDown?: number;
   /** Load of what is counted or weighed. */
   load: number;
@@ -25,22 +25,76 @@ export interface Dose {
 export const dropsFor = (load: number, resinG: number, colourant: Pick<Colourant, 'density'> & { dropMl: number }): number =>
   (load * resinG) / (colourant.dropMl * colourant.density);
 
-/** The weakest let-down that brings a count under three to between 3 and 20, if one does. */
-export function letDownFor(drops: number): number | undefined {
-  if (drops <= 0 || drops >= FEWEST_DROPS) return undefined;
-  return LET_DOWNS.find((n) => drops * (n + 1) >= FEWEST_DROPS && drops * (n + 1) <= MOST_DROPS) ?? LET_DOWNS.at(-1);
+/** What a let-down is to bring an amount to: enough to count or weigh, and not so much that it is tedious. */
+interface Reach {
+  least: number;
+  most: number;
+}
+const DROPS: Reach = { least: FEWEST_DROPS, most: MOST_DROPS };
+/** Something is weighed from so many steps of the scale on; a let-down brings it to twice that. */
+const WEIGHED_STEPS = 5;
+const weighedReach = (stepG: number): Reach => ({ least: 2 * WEIGHED_STEPS * stepG, most: 40 * WEIGHED_STEPS * stepG });
+
+/** The strongest let-down of those offered that brings an amount within reach; else the one that brings it nearest to enough. */
+function letDownOf(amount: number, { least, most }: Reach, offered: readonly number[]): number {
+  const enough = offered.filter((n) => amount * (n + 1) >= least);
+  return enough.find((n) => amount * (n + 1) <= most) ?? enough[0] ?? offered.at(-1)!;
+}
+
+/** The let-down that brings a count under three to between 3 and 20, if one does. */
+export const letDownFor = (drops: number, offered: readonly number[] = LET_DOWNS): number | undefined =>
+  drops <= 0 || drops >= FEWEST_DROPS ? undefined : letDownOf(drops, DROPS, offered);
+
+/**
+ * Let-downs of one colourant that several cups share: one where it does for all of them, else the two that do best.
+ * @param wants what each cup wants of it that is too little to count or to weigh
+ */
+function sharedBy(wants: number[], reach: Reach): number[] {
+  const off = (set: number[]): number =>
+    wants.reduce((sum, want) => {
+      const made = want * (letDownOf(want, reach, set) + 1);
+      return sum + (made < reach.least ? Math.log(reach.least / made) : made > reach.most ? Math.log(made / reach.most) : 0);
+    }, 0);
+  const ones = LET_DOWNS.map((n) => [n]);
+  const twos = LET_DOWNS.flatMap((a, i) => LET_DOWNS.slice(i + 1).map((b) => [a, b]));
+  return [...ones, ...twos].reduce((best, set) => (off(set) < off(best) - 1e-9 ? set : best));
+}
+
+/** Let-downs by the colourant they are of. */
+export type LetDowns = ReadonlyMap<string, readonly number[]>;
+
+/** At most two let-downs for each colourant, for all the cups of a pour. @param stepG of the scale, g */
+export function letDownsOf(wants: { part: Part; colourant: Colourant; resinG: number }[], stepG: number): LetDowns {
+  const shared = new Map<string, number[]>();
+  for (const colourant of new Set(wants.map((w) => w.colourant))) {
+    const { dropMl } = colourant;
+    const own = wants.filter((w) => w.colourant === colourant && w.part.load > 0 && w.resinG > 0);
+    const amounts = own.map(({ part, resinG }) =>
+      dropMl === undefined ? part.load * resinG : dropsFor(part.load, resinG, { ...colourant, dropMl }),
+    );
+    const few = amounts.filter((amount) => amount < (dropMl === undefined ? WEIGHED_STEPS * stepG : FEWEST_DROPS));
+    if (few.length) shared.set(colourant.id, sharedBy(few, dropMl === undefined ? weighedReach(stepG) : DROPS));
+  }
+  return shared;
 }
 
 /**
- * What to put into a cup for one part of its recipe, in whole drops.
+ * What to put into a cup for one part of its recipe: whole drops, or a weight the scale can show; of a let-down where
+ * that would be too little.
  * @param resinG A + B in the cup, g
+ * @param stepG  of the scale, g
+ * @param offered let-downs that may be used, the strongest first
  */
-export function dose(part: Part, colourant: Colourant, resinG: number): Dose {
+export function dose(part: Part, colourant: Colourant, resinG: number, stepG = 0.1, offered: readonly number[] = LET_DOWNS): Dose {
   const grams = part.load * resinG;
   const base = { colourantId: colourant.id, name: colourant.name };
-  if (colourant.dropMl === undefined || resinG === 0) return { ...base, grams, load: part.load };
+  if (resinG === 0) return { ...base, grams, load: part.load };
+  if (colourant.dropMl === undefined) {
+    if (grams <= 0 || grams >= WEIGHED_STEPS * stepG) return { ...base, grams, load: part.load };
+    return { ...base, grams, letDown: letDownOf(grams, weighedReach(stepG), offered), load: part.load };
+  }
   const drops = dropsFor(part.load, resinG, { ...colourant, dropMl: colourant.dropMl });
-  const letDown = letDownFor(drops);
+  const letDown = letDownFor(drops, offered);
   const strength = letDown === undefined ? 1 : 1 / (letDown + 1);
   const count = part.load > 0 ? Math.max(1, Math.round(drops / strength)) : 0;
   const counted = count * strength * colourant.dropMl * colourant.density;

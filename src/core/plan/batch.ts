@@ -1,8 +1,18 @@
-import type { Colourant, Method, Part, Resin } from '#core/document';
-import { cupAge, cupCourse, cupMinuteOfAge, cupSurface, thickenedBy, viscosity, windowsOf, type CupCourse, type Windows } from '#core/cure';
-import { cupContent, volumeWeighedError, mixedDensity, split, type Split } from '#core/mix';
+import type { Colourant, Method, Resin } from '#core/document';
+import {
+  cupAge,
+  cupCourse,
+  cupMinuteOfAge,
+  cupSurface,
+  wideSurface,
+  thickenedBy,
+  viscosity,
+  windowsOf,
+  type CupCourse,
+  type Windows,
+} from '#core/cure';
+import { cupContent, volumeWeighedError, mixedDensity, split, type LetDowns, type Split } from '#core/mix';
 import { solidsShare } from '#core/tint';
-import type { CoatPlan } from './coats';
 import type { Cup } from './cups';
 import type { Strain } from './strain';
 
@@ -18,11 +28,13 @@ export interface Batch {
   weighedError: number;
   windows: Windows;
   /** How the white's own cup ages and how much thicker than clear it is; of a 10 ml cup of clear where there is no white. */
-  white: { course: CupCourse; multiplier: number };
+  white: { course: CupCourse; multiplier: number; ml: number };
   /** Cups that hold the most for the longest, left standing: the mixing cup, and the fullest one filled from it. */
   standing: Standing[];
   /** Where a resin is mixed more than once: what one mixing would do. */
   because?: Strain;
+  /** What keeps this mixing from straining, where it needs that. */
+  care?: Care;
 }
 
 /** A cup left standing, and when the plan empties it; clock minutes after mixing. */
@@ -37,8 +49,11 @@ export interface Standing {
 }
 
 /** Thickness of the white some minutes after mixing, Pa·s: at its cup's age and the film's temperature. */
-export const whiteThickness = ({ resin, white }: Batch, { method, roomC }: Bench, min: number): number =>
-  viscosity(resin, method, roomC, cupAge(white.course, min), white.multiplier);
+export const whiteThickness = (
+  { resin, white }: Pick<Batch, 'resin' | 'white'>,
+  { method, roomC }: Pick<Bench, 'method' | 'roomC'>,
+  min: number,
+): number => viscosity(resin, method, roomC, cupAge(white.course, min), white.multiplier);
 
 /** What every batch of a piece shares. */
 export interface Bench {
@@ -46,16 +61,17 @@ export interface Bench {
   colourants: Colourant[];
   /** °C */
   roomC: number;
+  /** Reading step of the scale, g. */
+  scaleStep: number;
+  /** Let-downs the cups of the pour share. */
+  letDowns?: LetDowns;
 }
 
-/** The white of a batch, if it has one: the cup whose thickness times the wave, and what is in it. */
-function whiteOf(cups: Cup[], coats: CoatPlan[]): { cup: Cup; recipe: Part[] } | undefined {
-  for (const { coat, cups: own } of coats) {
-    if (coat.kind !== 'wave') continue;
-    const cup = own.find((c) => c.key.endsWith('/white') && cups.some((k) => k.key === c.key));
-    if (cup) return { cup, recipe: coat.white.recipe };
-  }
-  return undefined;
+/** What is done so that a mix keeps longer: a wide vessel loses heat, and cool bottles begin later. */
+export interface Care {
+  wide?: boolean;
+  /** How much cooler than the room the bottles are, K. */
+  cooler?: number;
 }
 
 const courses = new Map<string, CupCourse>();
@@ -66,20 +82,25 @@ const COURSES_KEPT = 400;
  * asks for the same few cups again and again. Half a millilitre moves the peak by less than
  * half a degree.
  */
-function courseOf(ml: number, density: number, resin: Resin, { roomC, method }: Bench, untilAge?: number): CupCourse {
+function courseOf(ml: number, density: number, resin: Resin, { roomC, method }: Bench, untilAge?: number, care: Care = {}): CupCourse {
   const volume = Math.max(0.1, ml >= 20 ? Math.round(ml) : Math.round(ml * 10) / 10);
-  const key = [volume, density, roomC, resin.gelMin, resin.refC, method.activationEa, untilAge].join(' ');
+  const { wide = false, cooler = 0 } = care;
+  const key = [volume, density, roomC, resin.gelMin, resin.refC, method.activationEa, untilAge, wide, cooler].join(' ');
   let course = courses.get(key);
   if (!course) {
     if (courses.size >= COURSES_KEPT) courses.clear();
-    course = cupCourse(volume * density, cupSurface(volume), roomC, resin.gelMin, resin.refC, method.activationEa, untilAge);
+    const surface = wide ? wideSurface(volume) : cupSurface(volume);
+    course = cupCourse(volume * density, surface, roomC, resin.gelMin, resin.refC, method.activationEa, untilAge, roomC - cooler);
     courses.set(key, course);
   }
   return course;
 }
 
-/** @param coats those the cups belong to, so that the white that times the wave is known */
-export function planBatch(resin: Resin, cups: Cup[], coats: CoatPlan[], bench: Bench): Batch {
+/**
+ * One mixing of a resin for some cups.
+ * @param resin its times as ages of a film
+ */
+export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = {}): Batch {
   const { method, colourants, roomC } = bench;
   const filled = cups.reduce((sum, c) => sum + c.ml, 0);
   // a lone cup is mixed in itself; several are filled from a mixing cup that keeps its own share
@@ -87,14 +108,15 @@ export function planBatch(resin: Resin, cups: Cup[], coats: CoatPlan[], bench: B
   const density = mixedDensity(resin);
   const parts = split(ml, resin);
 
-  const course = (volume: number, untilAge?: number): CupCourse => courseOf(volume, density, resin, bench, untilAge);
-  const white = whiteOf(cups, coats);
+  const course = (volume: number, untilAge?: number, own?: Care): CupCourse => courseOf(volume, density, resin, bench, untilAge, own);
+  const white = cups.find((c) => c.id.role === 'white');
   // without a white the window is that of a 10 ml cup of clear, so the clock can still be read
-  const whiteCourse = course(white ? white.cup.ml : 10, resin.workingMin);
-  const multiplier = white ? method.whitePaste * thickenedBy(solidsShare(white.recipe, colourants, density)) : 1;
+  const whiteMl = white?.ml ?? 10;
+  const whiteCourse = course(whiteMl, resin.workingMin);
+  const multiplier = white ? method.whitePaste * thickenedBy(solidsShare(white.made.tint?.recipe ?? [], colourants, density)) : 1;
   const stand = (name: string, volume: number, key?: string): Standing => {
     // the mixing cup is followed to its peak; a filled one only to the age at which it is past working
-    const own = course(volume, key ? resin.workingMin : undefined);
+    const own = course(volume, key ? resin.workingMin : undefined, key ? {} : care);
     return { name, grams: volume * density, course: own, workingMin: cupMinuteOfAge(own, resin.workingMin), ...(key && { key }) };
   };
   const fullest = cups.reduce<Cup | undefined>((most, c) => (!most || c.ml > most.ml ? c : most), undefined);
@@ -105,11 +127,18 @@ export function planBatch(resin: Resin, cups: Cup[], coats: CoatPlan[], bench: B
     parts,
     grams: parts.aG + parts.bG,
     weighedError: volumeWeighedError(resin),
-    white: { course: whiteCourse, multiplier },
+    white: { course: whiteCourse, multiplier, ml: whiteMl },
     windows: windowsOf(resin, method, roomC, { multiplier, minuteOfAge: (age) => cupMinuteOfAge(whiteCourse, age) }),
     standing: [
       ...(cups.length > 1 ? [stand('the mixing cup', ml)] : []),
       ...(fullest ? [stand(`the cup “${fullest.name}”`, fullest.ml, cups.length > 1 ? fullest.key : undefined)] : []),
     ],
+    ...((care.wide || care.cooler) && { care }),
   };
 }
+
+/** The white of a mixing as a clock at the bench needs it. @param ml in the white's own cup */
+export const whiteClock = (resin: Resin, ml: number, multiplier: number, bench: Bench): Pick<Batch, 'resin' | 'white'> => ({
+  resin,
+  white: { course: courseOf(ml, mixedDensity(resin), resin, bench, resin.workingMin), multiplier, ml },
+});

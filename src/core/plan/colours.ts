@@ -57,7 +57,8 @@ const seen = ({ layers, ground, known }: Pick<Pile, 'layers' | 'ground' | 'known
 export function layerOf(coat: Coat, part: number, n: number, colourants: Colourant[], film: number): Layer {
   switch (coat.kind) {
     case 'sea': {
-      const tint = coat.tints[n - part];
+      // where the sea runs over the beach, it is its shore tint
+      const tint = coat.tints[Math.min(n - part, n - 1)];
       return recipeLayer(tint?.recipe ?? [], colourants, coat.film - (coat.bed ?? 0));
     }
     case 'glaze':
@@ -91,13 +92,10 @@ export interface Stage {
 }
 
 /** Waves of the pour that is still wet: their cells have not opened yet. */
-export function wetWaves({ piece }: Pick<Site, 'piece'>, { coats, wet }: Stage): Set<string> {
+export function wetWaves({ piece, pours }: Pick<Site, 'piece' | 'pours'>, { coats, wet }: Stage): Set<string> {
   const laid = piece.coats.slice(0, coats);
-  const from = Math.max(
-    0,
-    laid.findLastIndex((c) => !c.samePour),
-  );
-  return new Set(wet ? laid.slice(from).flatMap((c) => (c.kind === 'wave' ? [c.id] : [])) : []);
+  const pour = pours.findLast((p) => laid.includes(p[0]!)) ?? [];
+  return new Set(wet ? pour.flatMap((c) => (c.kind === 'wave' && laid.includes(c) ? [c.id] : [])) : []);
 }
 
 /** Colours of each part of the board: the ground, the coats over it, and the surface once, at the outermost. All coats hard, or those of a stage. */

@@ -1,22 +1,54 @@
-import type { Coat, Colourant, Method, Piece, Resin, Tint } from '#core/document';
-import { edgeOf } from '#core/document';
+import {
+  cupKey,
+  edgeOf,
+  type Coat,
+  type Colourant,
+  type CupRef,
+  type CupRole,
+  type Method,
+  type Piece,
+  type Resin,
+  type Tint,
+} from '#core/document';
 import type { Cut, Region } from '#core/geometry';
-import { cupContent, dose, dripsOf, filmVolume, runOver, split, totalLoad, withSpare, type Dose, type Split } from '#core/mix';
+import {
+  cupContent,
+  dose,
+  dripsOf,
+  filmVolume,
+  runOver,
+  split,
+  totalLoad,
+  withSpare,
+  type Dose,
+  type LetDowns,
+  type Split,
+} from '#core/mix';
 import { hexOf, recipeLayer, seenColour, stackOver, groundOf, groundKnown, type Rgb } from '#core/tint';
 import type { Site } from './site';
 
+/** Whom a cup is for: a coat of a piece, its share of what leaves the cup, and the area of one board, mm². */
+export interface Serve {
+  piece: Piece;
+  coat: string;
+  share: number;
+  area: number;
+  /** It dips or sticks what is set on the board. */
+  dips?: boolean;
+}
+
 /** One cup of a batch. Volumes in ml, weights in g. */
 export interface Cup {
-  /** "coat/part": stays the same while the piece is edited. */
+  id: CupRef;
+  /** Its identity as one text, to be compared. */
   key: string;
-  coatId: string;
   name: string;
   /** mm² it covers, all like pieces together; zero for a line. */
   area: number;
-  /** What must leave the cup onto the board. */
+  /** What must leave the cup onto the boards. */
   needed: number;
-  /** What that is made of, and what the cup keeps, ml. */
-  makeup: { laid: number; runsOver: number; spare: number; heldBack: number; stays: number };
+  /** What that is made of, what is over because no cup is filled with less, and what the cup keeps, ml. */
+  makeup: { laid: number; runsOver: number; spare: number; heldBack: number; surplus: number; stays: number };
   /** Mixed resin in the cup, with what stays behind. */
   ml: number;
   parts: Split;
@@ -28,6 +60,7 @@ export interface Cup {
   limit: number;
   /** Its film on the ground of the piece as it will be seen, "#rrggbb"; undefined for clear. */
   colour?: string;
+  serves: Serve[];
   /** What it was made from, so that it can be made again in another size. */
   made: Filling;
 }
@@ -36,6 +69,8 @@ export interface Cup {
 export interface Setting extends Site {
   resin: Resin;
   colourants: Colourant[];
+  /** Reading step of the scale, g. */
+  scaleStep: number;
   /** Mean film of a levelling coat, mm, where the build-up below it is known. */
   meanFilm: (coat: Coat) => number;
 }
@@ -64,46 +99,66 @@ export function filmNeed({ piece, method }: Setting, coat: Coat, region: Region,
 /** What a line or a filling takes, without area or rim. */
 export const lineNeed = (laid: number): Need => ({ area: 0, laid, runsOver: 0, drips: 0 });
 
+/** What several needs come to together. */
+export const needTogether = (needs: Need[]): Need => {
+  const total = (of: (need: Need) => number): number => needs.reduce((sum, n) => sum + of(n), 0);
+  return { area: total((n) => n.area), laid: total((n) => n.laid), runsOver: total((n) => n.runsOver), drips: total((n) => n.drips) };
+};
+
 /** What makes one cup: whose it is, what it is called, and what goes into it. `additive` is counted in drops. */
 export interface Filling {
+  id: CupRef;
   coat: Coat;
-  part: string | number;
   name: string;
   need: Need;
   tint?: Tint;
   colour?: string | undefined;
-  /** Share of the mix that is resin, and sand by weight for each of resin. */
-  sand?: { resinShare: number; perResin: number };
+  /** Share of the mix that is resin, and sand by weight for each of resin; pressed in on the board, or stirred in. */
+  sand?: { resinShare: number; perResin: number; pressed: boolean };
   additive?: { name: string; drops: number };
   /** One of several cups that what is wanted was divided over. */
   portion?: { number: number; of: number };
+  serves: Serve[];
 }
 
-/** What any cup is made with. */
-export type Mixing = Pick<Setting, 'resin' | 'colourants' | 'method'>;
+/** What any cup is made with. Without let-downs to choose from each cup takes the one that suits it. */
+export type Mixing = Pick<Setting, 'resin' | 'colourants' | 'method' | 'scaleStep'> & { letDowns?: LetDowns };
 
-export function cup({ resin, colourants, method }: Mixing, made: Filling): Cup {
-  const { coat, part, need, tint, colour, sand, portion } = made;
+/** Least a cup is filled with, ml: white wets its cup and has to be drawn out of it. */
+const smallest = ({ smallestCup = 0, smallestWhite = 0 }: Method, role: CupRole): number =>
+  role === 'white' ? Math.max(smallestCup, smallestWhite) : smallestCup;
+
+export function cup({ resin, colourants, method, scaleStep, letDowns }: Mixing, made: Filling): Cup {
+  const { need, tint, colour, sand, portion } = made;
+  const id: CupRef = portion ? { ...made.id, portion: portion.number } : made.id;
   const name = portion ? `${made.name} ${portion.number} of ${portion.of}` : made.name;
   const dry = need.laid + need.runsOver;
   const needed = withSpare(dry, method);
   // some of every tint is kept for corrections, since it cannot be met again
   const heldBack = tint?.recipe.length ? needed * (method.heldBack ?? 0) : 0;
-  const content = cupContent(needed + heldBack, method);
+  const wanted = cupContent(needed + heldBack, method);
+  const content = wanted > 0 ? Math.max(wanted, smallest(method, id.role)) : 0;
   const ml = content * (sand?.resinShare ?? 1);
   const parts = split(ml, resin);
   const grams = parts.aG + parts.bG;
   const known = (tint?.recipe ?? []).flatMap((p) => {
     const colourant = colourants.find((c) => c.id === p.colourantId);
-    return colourant ? [{ colourant, dose: dose(p, colourant, grams) }] : [];
+    return colourant ? [{ colourant, dose: dose(p, colourant, grams, scaleStep, letDowns?.get(colourant.id)) }] : [];
   });
   return {
-    key: `${coat.id}/${part}${portion ? `~${portion.number}` : ''}`,
-    coatId: coat.id,
+    id,
+    key: cupKey(id),
     name,
     area: need.area,
     needed,
-    makeup: { laid: need.laid, runsOver: need.runsOver, spare: needed - dry, heldBack, stays: content - needed - heldBack },
+    makeup: {
+      laid: need.laid,
+      runsOver: need.runsOver,
+      spare: needed - dry,
+      heldBack,
+      surplus: content - wanted,
+      stays: wanted - needed - heldBack,
+    },
     ml,
     parts,
     sandG: grams * (sand?.perResin ?? 0),
@@ -114,6 +169,7 @@ export function cup({ resin, colourants, method }: Mixing, made: Filling): Cup {
     ),
     limit: resin.loadLimit,
     ...(colour && { colour }),
+    serves: made.serves,
     made,
   };
 }

@@ -53,7 +53,7 @@ function distancesFromShore({ piece, cut }: Site, field: Field): () => Float64Ar
  *               a grid over the whole board
  */
 export function buildUp(site: Site, field: Field, levels?: Map<string, number>): BuildUp {
-  const { piece, cut, method } = site;
+  const { piece, pours, cut, method } = site;
   const n = field.x.length;
   const parts = partsAt(field, [cut.beach, ...cut.sea]);
   const placesOf = placesFinder(site, field, parts);
@@ -80,7 +80,7 @@ export function buildUp(site: Site, field: Field, levels?: Map<string, number>):
   let wet: Wet | undefined;
   piece.coats.forEach((coat, index) => {
     const places = placesOf(coat);
-    if (!coat.samePour) wet = undefined;
+    if (pours.some((pour) => pour[0] === coat)) wet = undefined;
     if (coat.kind === 'wave') {
       const width = coat.reachSea + coat.reachUp;
       const away = coat.along === undefined ? fromShore() : distancesTo(field, waveOnBoard(cut, piece.sea, coat.along), width / 2);

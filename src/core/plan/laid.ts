@@ -46,6 +46,10 @@ export function dressedAfter(piece: Piece, { when }: Dressing): number {
   }
 }
 
+/** Index of the coat whose clear a dressing is set with: what goes on between the coats is stuck with the next one's. */
+export const dressedWith = (piece: Piece, dressing: Dressing): number =>
+  dressing.when === 'between coats' ? piece.coats.length - 1 : dressedAfter(piece, dressing);
+
 /**
  * A wave as a low cap over its reach: a parabola of the cross-section it adds, highest in the middle of the reach.
  * @param away  distance from the line it breaks along, mm; Infinity out of reach

@@ -1,12 +1,14 @@
+import { aged } from '#core/cure';
 import { holesOf, type Coat, type Colourant, type Method, type Piece, type Resin } from '#core/document';
 import { bounds, cutBoard, outlineArea, rimLength, type Bounds, type Cut } from '#core/geometry';
-import type { Batch } from './batch';
+import type { Batch, Bench } from './batch';
 import { chartColours, type ChartColours } from './colours';
-import { planCoat, type CoatPlan } from './coats';
+import { coatNames, planCoat, type CoatPlan } from './coats';
 import { buildUp, gridOf, meanFilm, type BuildUp } from './heights';
-import { regionsOfCoats, type Site } from './site';
-import { mixed } from './split';
-import { inOrder, type Step } from './steps';
+import { siteOf, type Site } from './site';
+import { joinCups } from './joined';
+import { mixed, type Mixed } from './split';
+import type { Step } from './steps';
 
 /** What a piece is planned with: the studio's materials and habits, and the air it is poured in. */
 export interface Means {
@@ -15,11 +17,27 @@ export interface Means {
   method: Method;
   /** °C at the bench */
   roomC: number;
+  /** Reading step of the scale, g; a tenth where it is left out. */
+  scaleStep?: number;
 }
+
+/** What every batch is planned on. */
+export const benchOf = ({ method, colourants, roomC, scaleStep = 0.1 }: Means): Omit<Bench, 'letDowns'> => ({
+  method,
+  colourants,
+  roomC,
+  scaleStep,
+});
+
+/** Resins with their working and gel times as ages of a film. */
+export const agedResins = ({ resins, method }: Pick<Means, 'resins' | 'method'>): Resin[] =>
+  resins.map((resin) => aged(resin, method.activationEa));
 
 /** Coats laid in one session, and everything that follows from them. */
 export interface PourPlan {
   coats: CoatPlan[];
+  /** The same coats in the order they are laid, each with cups of its own. */
+  own: CoatPlan[];
   batches: Batch[];
   steps: Step[];
   /** Wet film that stands on the board at its thickest, mm. */
@@ -42,24 +60,40 @@ export interface PiecePlan {
   colours: ChartColours;
 }
 
-/** Coats in the sessions they are poured in: a coat joins the one below it where it says so. */
-export const groupCoats = (coats: Coat[]): Coat[][] =>
-  coats.reduce<Coat[][]>((groups, coat) => {
-    const last = groups.at(-1);
-    if (last && coat.samePour) last.push(coat);
-    else groups.push([coat]);
-    return groups;
-  }, []);
+/**
+ * Coats mixed with the cups they share. A white that would be past its window when a later wave wants it is mixed anew
+ * for that wave.
+ * @param coats  in the order they are laid
+ * @param resins whose times are ages of a film
+ */
+export function mixedTogether(coats: CoatPlan[], resins: Resin[], bench: Omit<Bench, 'letDowns'>): Mixed {
+  const joined = joinCups(coats, resins, bench);
+  const result = mixed(joined.coats, resins, joined.bench);
+  const whites = result.steps.filter((s) => s.id.does === 'white');
+  const late = whites.find((step) => {
+    const { white } = result.batches[step.batch]!.windows;
+    const first = whites.find((w) => w.batch === step.batch);
+    return first !== step && white.until > white.from && step.at - step.mixedAt > white.until;
+  });
+  const at = late ? coats.findIndex((c) => c.piece.id === late.id.piece && c.coat.id === late.id.coat) : -1;
+  if (at < 0 || coats[at]!.coat.ownBatch) return result;
+  return mixedTogether(
+    coats.map((c, i) => (i === at ? { ...c, coat: { ...c.coat, ownBatch: true } } : c)),
+    resins,
+    bench,
+  );
+}
 
-function planPour(coats: CoatPlan[], means: Means): PourPlan {
+function planPour(coats: CoatPlan[], resins: Resin[], means: Means): PourPlan {
   const parts = [0, ...(coats[0]?.regions.sea ?? []).map((_, i) => i + 1)];
   const filmAt = (part: number): number =>
     coats
       .filter((c) => c.coat.kind !== 'wave' && (part === 0 ? c.regions.beach : c.regions.sea[part - 1]!).area > 0)
       .reduce((sum, c) => sum + c.film, 0);
-  const { batches, steps, laid } = mixed(inOrder(coats), means.resins, means);
+  const { batches, steps, laid } = mixedTogether(coats, resins, benchOf(means));
   return {
-    coats: coats.map((c) => laid.find((l) => l.coat === c.coat) ?? c),
+    coats: coats.map((c) => ({ ...(laid.find((l) => l.coat.id === c.coat.id) ?? c), coat: c.coat })),
+    own: coats,
     batches,
     steps,
     film: Math.max(...parts.map(filmAt)),
@@ -101,17 +135,22 @@ export function planPiece(piece: Piece, means: Means): PiecePlan {
 }
 
 function planAnew(piece: Piece, means: Means): PiecePlan {
-  const { method, colourants } = means;
+  const { method, colourants, scaleStep = 0.1 } = means;
+  const resins = agedResins(means);
   const cut = cutOf(piece);
-  const site: Site = { piece, cut, method, regions: regionsOfCoats(piece, cut) };
-  const planned = piece.coats.map((coat, i) => {
-    const resin = means.resins.find((r) => r.id === coat.resinId);
-    if (!resin) throw new RangeError(`coat ${i + 1} of ${piece.name} names a resin that is not on the shelf`);
-    return planCoat({ ...site, resin, colourants, meanFilm: (c) => meanFilm(buildUpOf({ site }), c) }, coat, i + 1);
+  const site = siteOf(piece, cut, method);
+  const names = coatNames(piece.coats);
+  const planned = site.piece.coats.map((coat) => {
+    const number = piece.coats.findIndex((c) => c.id === coat.id) + 1;
+    const resin = resins.find((r) => r.id === coat.resinId);
+    if (!resin) throw new RangeError(`coat ${number} of ${piece.name} names a resin that is not on the shelf`);
+    const setting = { ...site, resin, colourants, scaleStep, meanFilm: (c: Coat) => meanFilm(buildUpOf({ site }), c) };
+    return planCoat(setting, coat, number, names.get(coat.id));
   });
-  const pours = groupCoats(piece.coats).map((group) =>
+  const pours = site.pours.map((group) =>
     planPour(
       planned.filter((c) => group.includes(c.coat)),
+      resins,
       means,
     ),
   );
@@ -123,7 +162,7 @@ function planAnew(piece: Piece, means: Means): PiecePlan {
     rim: rimLength(piece.shape),
     cut,
     site,
-    coats: pours.flatMap((pour) => pour.coats),
+    coats: pours.flatMap((pour) => pour.coats).sort((a, b) => a.number - b.number),
     pours,
     colours: chartColours(site, cut, colourants),
   };

@@ -1,70 +1,285 @@
-import type { Method, WaveCoat } from '#core/document';
-import type { Batch } from './batch';
-import type { CoatPlan } from './coats';
-import type { Cup } from './cups';
+import {
+  edgeOf,
+  stepKey,
+  type Dressing,
+  type Piece,
+  type StepRef,
+  type ToldBoards,
+  type ToldStep,
+  type ToldUse,
+  type WaveCoat,
+} from '#core/document';
+import { tapeOff } from '#core/prepare';
+import type { Batch, Bench } from './batch';
+import { dropsOf, setWith, type CoatPlan } from './coats';
+import type { Cup, Serve } from './cups';
+import { gapWidth } from './site';
+import { looseGrams } from './loose';
 
 /** One thing to do at the bench. Minutes count from the first meeting of A and B in the pour. */
-export type Step = {
-  key: string;
-  /** Planned clock minute at which it is done. */
-  at: number;
-  /** Which batch it uses, and the minute that batch was planned to be mixed. */
-  batch: number;
-  mixedAt: number;
-} & (
-  | { kind: 'mix' }
-  | { kind: 'pour'; cup: Cup; coat: CoatPlan }
-  | { kind: 'white'; cups: Cup[]; coat: CoatPlan; wave: WaveCoat }
-  | { kind: 'heat'; pass: number; of: number }
-  | { kind: 'done' }
-);
+export type Step = ToldStep;
 
-/** The coats of a pour in the order they are laid: where the deep goes first, the sea comes before its own beach. */
-export function inOrder(coats: CoatPlan[]): CoatPlan[] {
-  const sea = coats.find((c) => c.coat.kind === 'sea' && c.coat.order === 'deep first');
-  const beach = coats.find((c) => c.coat.kind === 'sand');
-  if (!sea || !beach || coats.indexOf(beach) > coats.indexOf(sea)) return coats;
-  return coats.map((c) => (c === sea ? beach : c === beach ? sea : c));
+const boardsOf = ({ id, name, count }: Piece): Omit<ToldBoards, 'ml'> => ({ piece: id, name, count });
+
+/** Shares of a cup that are for one coat, laid or as dips. */
+const servesOf = (cup: Cup, { piece, coat }: CoatPlan, dips: boolean): Serve[] =>
+  cup.serves.filter((s) => s.piece.id === piece.id && s.coat === coat.id && Boolean(s.dips) === dips);
+
+/** Some of a cup as it goes onto the boards of a piece. */
+function useOf(cup: Cup, plan: CoatPlan, dips = false, part = 1): ToldUse {
+  const { piece } = plan;
+  const ml = cup.needed * part * servesOf(cup, plan, dips).reduce((sum, s) => sum + s.share, 0);
+  return { cup: cup.id, ml, boards: [{ ...boardsOf(piece), ml: ml / piece.count }] };
+}
+
+/** Where a wave breaks, as the hand finds it. */
+function alongOf({ sea }: Piece, { along }: WaveCoat, beach: boolean): { along: 'shore' | 'island' | 'sea' | 'mid-board'; line?: string } {
+  const line = sea.breakers?.find((b) => b.id === along)?.name;
+  if (along !== undefined) return { along: beach ? 'sea' : 'mid-board', ...(line !== undefined && { line }) };
+  return { along: sea.coasts?.some((c) => c.closed) ? 'island' : 'shore' };
+}
+
+/** A wave as its steps see it. */
+function waveFacts(piece: Piece, wave: WaveCoat, beach: boolean): NonNullable<Step['wave']> {
+  const { under = 'barrier', heat = 'hot air', lines = 1, lineWidth } = wave;
+  return { ...alongOf(piece, wave, beach), under, heat, lines, lineWidth, beach };
+}
+
+/** A step that is told its identity before its time. */
+type Untimed = Omit<Step, 'id' | 'at' | 'batch' | 'mixedAt' | 'uses' | 'boards'> & {
+  id: StepRef;
+  uses?: ToldUse[];
+  boards?: Step['boards'];
+};
+
+/** The clock of a session while its steps are planned. */
+class Session {
+  readonly steps: Step[] = [];
+  readonly #mixedAt: number[] = [];
+  now = 0;
+
+  constructor(
+    readonly batches: Batch[],
+    readonly bench: Pick<Bench, 'method'>,
+  ) {}
+
+  batchOf = (cup: Cup): number => this.batches.findIndex(({ cups }) => cups.some((c) => c.key === cup.key));
+
+  mixedAt = (batch: number): number => this.#mixedAt[batch] ?? 0;
+
+  /** The batch of a cup, which is mixed first where it has not been: stirred by the maker's word, then coloured. */
+  open(cup: Cup): number {
+    const batch = this.batchOf(cup);
+    if (this.#mixedAt[batch] !== undefined) return batch;
+    this.#mixedAt[batch] = this.now;
+    const { resin, cups } = this.batches[batch]!;
+    const pieces = new Map(cups.flatMap((c) => c.serves.map((s) => [s.piece.id, s.piece] as const)));
+    this.add(batch, { id: { does: 'mix', batch }, boards: [...pieces.values()].map(boardsOf) });
+    this.now += resin.stirMin + this.bench.method.colourMinPerCup * cups.filter((c) => c.doses.length || c.sandG).length;
+    return batch;
+  }
+
+  add(batch: number, step: Untimed): void {
+    this.steps.push({ uses: [], boards: [], ...step, at: this.now, batch, mixedAt: this.mixedAt(batch) });
+  }
+
+  /** Time passes, or a minute of a batch is waited for. */
+  takes = (minutes: number): void => void (this.now += minutes);
+  until = (batch: number, minute: number): void => void (this.now = Math.max(this.now, this.mixedAt(batch) + minute));
+}
+
+/** Minutes it takes to lay some of a cup: to pick it up and scrape it out, and to spread what is in it. */
+const layMin = ({ layMinPerCup, layMlPerMin }: Bench['method'], ml: number): number => layMinPerCup + (layMlPerMin ? ml / layMlPerMin : 0);
+
+/** What is set on the boards, kind by kind, with its dip of clear. */
+function dress(session: Session, plan: CoatPlan, dressings: Dressing[], ready: (batch: number) => void): void {
+  if (!dressings.length) return;
+  const { piece, coat, cups } = plan;
+  const dip = cups.find((c) => servesOf(c, plan, true).length > 0);
+  const cup = dip ?? cups[0];
+  if (!cup) return;
+  const batch = session.open(cup);
+  ready(batch);
+  for (const kind of new Set(dressings.map((d) => d.kind))) {
+    const count = dressings.filter((d) => d.kind === kind).length * piece.count;
+    session.takes(session.bench.method.layMinPerCup / 2);
+    session.add(batch, {
+      id: { does: 'dress', piece: piece.id, coat: coat.id, dressing: kind },
+      boards: [boardsOf(piece)],
+      count,
+      ...(dip && { uses: [useOf(dip, plan, true, count / (dressings.length * piece.count))] }),
+    });
+  }
+}
+
+/** Cups of a coat that are laid as films, one after the other. */
+function layFilms(session: Session, plan: CoatPlan, pour: CoatPlan[]): void {
+  const { piece, coat, name, film, cups } = plan;
+  const { method } = session.bench;
+  const boards = [boardsOf(piece)];
+  const gap = pour.find((c) => c.piece.id === piece.id && c.coat.kind === 'wave' && c.coat.under === 'gap')?.coat;
+  const tints = coat.kind === 'sea' ? coat.tints.length : 0;
+  let into: string | undefined;
+  for (const cup of cups) {
+    const { role, tint, portion } = cup.id;
+    const [serve] = servesOf(cup, plan, false);
+    if (!serve) continue;
+    const batch = session.open(cup);
+    const use = useOf(cup, plan);
+    session.takes(layMin(method, use.ml));
+    const atGap = gap?.kind === 'wave' && role === 'tint' && (gap.along !== undefined || tint === tints - 1);
+    session.add(batch, {
+      id: {
+        does: 'pour',
+        piece: piece.id,
+        coat: coat.id,
+        role,
+        ...(tint !== undefined && { tint }),
+        ...(portion !== undefined && { portion }),
+      },
+      uses: [use],
+      boards,
+      coat: { name, kind: coat.kind, film },
+      over: coat.over?.kind ?? (coat.kind === 'sand' ? 'beach' : coat.kind === 'sea' || coat.kind === 'glaze' ? 'sea' : 'whole'),
+      ...(serve.area > 0 && { area: serve.area }),
+      ...(into !== undefined && role === 'tint' && { into }),
+      ...(atGap && { gap: gapWidth(gap) }),
+      ...(cup.made.sand?.pressed && { loose: true }),
+      ...(role === 'gravel' && { grams: looseGrams(plan.site).gravel * piece.count }),
+    });
+    if (role === 'tint') into = cup.name;
+    if (cup.made.sand?.pressed) {
+      session.takes(method.layMinPerCup);
+      session.add(batch, {
+        id: { does: 'press', piece: piece.id, coat: coat.id, ...(portion !== undefined && { portion }) },
+        boards,
+        grams: (cup.sandG * use.ml) / cup.needed,
+        loose: true,
+      });
+    }
+  }
+  dress(
+    session,
+    plan,
+    setWith(piece, piece.coats.indexOf(coat)).filter((d) => d.when === 'on the wet base'),
+    () => undefined,
+  );
+}
+
+/** A wave: its additive, its clear line and its white at its minute, then heat. */
+function layWave(session: Session, plan: CoatPlan, pour: CoatPlan[]): void {
+  const { piece, coat, name, cups, film } = plan;
+  if (coat.kind !== 'wave') return;
+  const { method } = session.bench;
+  const white = cups.find((c) => c.id.role === 'white');
+  if (!white) return;
+  const line = cups.find((c) => c !== white && servesOf(c, plan, false).length > 0);
+  const batch = session.open(white);
+  const boards = [boardsOf(piece)];
+  const beach = plan.site.cut.beach.area > 0;
+  const wave = waveFacts(piece, coat, beach);
+  const loose = pour.some((c) => c.piece.id === piece.id && c.coat.kind === 'sand' && c.coat.how === 'pressed in');
+  const shared = { boards, wave, coat: { name, kind: coat.kind, film }, ...(loose && { loose }) };
+  const own = { piece: piece.id, coat: coat.id };
+
+  const { windows } = session.batches[batch]!;
+  const ready = windows.white.until > windows.white.from ? Math.ceil(windows.whiteBest.from) : windows.stirred;
+  const drops = dropsOf(coat);
+  const whiteFirst = coat.under === 'white first';
+  const clear = (): void => {
+    if (!line) return;
+    const opened = session.open(line);
+    session.takes(method.layMinPerCup / 2);
+    session.add(opened, { ...shared, id: { does: 'line', ...own }, uses: [useOf(line, plan)] });
+  };
+  // the clear goes down just before the white, and is not left to spread
+  const before = (line && !whiteFirst ? method.layMinPerCup / 2 : 0) + (drops ? method.layMinPerCup / 2 : 0);
+  session.until(batch, (coat.layAt ?? ready) - before);
+  if (drops) {
+    session.takes(method.layMinPerCup / 2);
+    const part = coat.additiveInto === 'half of the white' ? 'half' : 'all';
+    session.add(batch, {
+      id: { does: 'additive', ...own },
+      boards,
+      uses: [{ cup: white.id, ml: 0, boards: [] }],
+      additive: { name: white.made.additive?.name ?? 'cell additive', drops, part },
+    });
+  }
+  if (!whiteFirst) clear();
+  session.add(batch, { ...shared, id: { does: 'white', ...own }, uses: [useOf(white, plan)] });
+  if (whiteFirst) clear();
+  if (coat.rest) {
+    session.takes(coat.rest);
+    session.add(batch, { ...shared, id: { does: 'rest', ...own }, minutes: coat.rest });
+  }
+  const flick = (): void => {
+    session.takes(method.heatMinPerPass / 2);
+    session.add(batch, { ...shared, id: { does: 'flick', ...own } });
+  };
+  if (coat.heat === 'torch then air') flick();
+  for (let pass = 1; pass <= coat.passes; pass++) {
+    session.takes(method.heatMinPerPass);
+    session.add(batch, { ...shared, id: { does: 'heat', ...own, pass }, passes: coat.passes });
+  }
+  if (coat.heat === 'air then torch') flick();
+}
+
+/** What is set on the boards after the last wave, once the film holds it. */
+function dressAfter(session: Session, plan: CoatPlan): void {
+  const dressings = setWith(plan.piece, plan.piece.coats.indexOf(plan.coat)).filter((d) => d.when === 'after the wave');
+  dress(session, plan, dressings, (batch) => session.until(batch, session.batches[batch]!.windows.shells.from));
+}
+
+/** What ends a session: loose sand, run-off, the cover, and tape that comes off while the film is soft. */
+function finish(session: Session, pour: CoatPlan[]): void {
+  const last = session.steps.at(-1);
+  if (!last) return;
+  const { method } = session.bench;
+  const { batch } = last;
+  const pieces = [...new Map(pour.map((c) => [c.piece.id, c] as const)).values()];
+  for (const { piece, site } of pieces) {
+    const sanded = pour.some((c) => c.piece.id === piece.id && c.regions.beach.area > 0 && c.coat.kind === 'sand');
+    const grams = looseGrams(site).dry * piece.count;
+    if (!sanded || grams <= 0) continue;
+    session.takes(method.layMinPerCup);
+    session.add(batch, { id: { does: 'strew', piece: piece.id }, boards: [boardsOf(piece)], grams, loose: true });
+  }
+  const ends = (edge: Piece['edge']): Piece[] =>
+    pieces.filter(({ piece }) => pour.some((c) => c.piece.id === piece.id && edgeOf(piece, c.coat) === edge)).map((c) => c.piece);
+  const over = ends('run over');
+  if (method.runOff === 'painted up' && over.length) {
+    session.until(batch, session.batches[batch]!.windows.tint.until);
+    session.takes(method.layMinPerCup);
+    session.add(batch, { id: { does: 'sides' }, boards: over.map(boardsOf) });
+  }
+  session.add(batch, { id: { does: 'cover' }, boards: pieces.map((c) => boardsOf(c.piece)) });
+  const soft = ends('taped').filter((piece) => tapeOff(piece) === 'while soft');
+  if (soft.length) {
+    session.until(batch, session.batches[batch]!.windows.leave.from);
+    session.add(batch, { id: { does: 'peel' }, boards: soft.map(boardsOf) });
+  }
 }
 
 /**
- * The steps of a pour in the order its coats are given, with the minute each is planned for: stir by the maker's word, then
- * colour, then lay cup after cup; the wave waits for the minute its coat is planned at.
+ * The steps of a pour in the order its coats are given, with the minute each is planned to be done: films first, cup after
+ * cup, then each wave at its own minute or when its white is crispest, what is set on the boards, and the end.
  */
-export function planSteps(coats: CoatPlan[], batches: Batch[], method: Method): Step[] {
-  const steps: Step[] = [];
-  const mixedAt: number[] = [];
-  let clock = 0;
-  /** The batch of a cup, which is mixed first where it has not been. */
-  const mixed = (cup: Cup): { batch: number; mixedAt: number } => {
-    const batch = batches.findIndex(({ cups }) => cups.some((c) => c.key === cup.key));
-    if (mixedAt[batch] === undefined) {
-      mixedAt[batch] = clock;
-      steps.push({ kind: 'mix', key: `mix/${batch}`, at: clock, batch, mixedAt: clock });
-      const { resin, cups } = batches[batch]!;
-      clock += resin.stirMin + method.colourMinPerCup * cups.filter((c) => c.doses.length || c.sandG).length;
-    }
-    return { batch, mixedAt: mixedAt[batch]! };
-  };
-  for (const coat of coats) {
-    if (!coat.cups.length) continue;
-    if (coat.coat.kind === 'wave') {
-      const wave = coat.coat;
-      const shared = mixed(coat.cups[0]!);
-      clock = Math.max(clock, shared.mixedAt + wave.layAt);
-      steps.push({ kind: 'white', key: coat.coat.id, at: clock, ...shared, cups: coat.cups, coat, wave });
-      for (let pass = 1; pass <= wave.passes; pass++) {
-        clock += method.heatMinPerPass;
-        steps.push({ kind: 'heat', key: `${coat.coat.id}/heat/${pass}`, at: clock, ...shared, pass, of: wave.passes });
-      }
-    } else
-      for (const cup of coat.cups) {
-        const shared = mixed(cup);
-        clock += method.layMinPerCup;
-        steps.push({ kind: 'pour', key: cup.key, at: clock, ...shared, cup, coat });
-      }
+export function planSteps(coats: CoatPlan[], batches: Batch[], bench: Pick<Bench, 'method'>): Step[] {
+  const session = new Session(batches, bench);
+  for (const plan of coats) {
+    if (!plan.cups.length) continue;
+    const between = setWith(plan.piece, plan.piece.coats.indexOf(plan.coat)).filter((d) => d.when === 'between coats');
+    dress(session, plan, between, () => undefined);
+    if (plan.coat.kind === 'wave') layWave(session, plan, coats);
+    else layFilms(session, plan, coats);
   }
-  const last = steps.at(-1);
-  if (last) steps.push({ kind: 'done', key: 'done', at: clock, batch: last.batch, mixedAt: last.mixedAt });
-  return steps;
+  for (const plan of coats) dressAfter(session, plan);
+  finish(session, coats);
+  return session.steps;
 }
+
+/** The first step that does a thing. */
+export const stepThat = (steps: Step[], does: StepRef['does'], piece?: string, coat?: string): Step | undefined =>
+  steps.find((s) => s.id.does === does && (piece === undefined || s.id.piece === piece) && (coat === undefined || s.id.coat === coat));
+
+export const keyOfStep = ({ id }: Pick<Step, 'id'>): string => stepKey(id);

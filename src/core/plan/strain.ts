@@ -1,4 +1,5 @@
 import { rate } from '#core/cure';
+import { cupKey } from '#core/document';
 import type { Batch, Bench, Standing } from './batch';
 import type { Step } from './steps';
 
@@ -6,16 +7,20 @@ import type { Step } from './steps';
 export type Strain =
   { kind: 'runs away' | 'past working'; standing: Standing; emptied: number } | { kind: 'outlasts'; needed: number; working: number };
 
-/** Steps that use a batch, the end of the pour left out. */
-const own = (steps: Step[], index: number): Step[] => steps.filter((s) => s.batch === index && s.kind !== 'done');
+/** Minutes to fill one cup out of the mixing cup: all are filled as soon as it is stirred, and coloured then. */
+const FILL = 0.3;
 
-/** When the plan empties a standing cup: its last step, or for a mixing cup that fills others the end of colouring. */
-function emptiedAt({ key }: Standing, { resin, cups }: Batch, steps: Step[], { method }: Bench): number {
+/** What is done with a mix while it can be worked: heat is the last, and all that comes later waits for the film. */
+const WORK = new Set(['mix', 'pour', 'press', 'additive', 'line', 'white', 'rest', 'flick', 'heat']);
+
+/** Steps that use a batch while it must be workable. */
+const own = (steps: Step[], index: number): Step[] => steps.filter((s) => s.batch === index && WORK.has(s.id.does));
+
+/** When the plan empties a standing cup: its last step, or for a mixing cup that fills others when they are filled. */
+function emptiedAt({ key }: Standing, { resin, cups }: Batch, steps: Step[]): number {
   const wanted = key ?? (cups.length === 1 ? cups[0]!.key : undefined);
-  const step = steps.findLast(
-    (s) => (s.kind === 'pour' && s.cup.key === wanted) || (s.kind === 'white' && s.cups.some((c) => c.key === wanted)),
-  );
-  return step ? step.at - step.mixedAt : resin.stirMin + method.colourMinPerCup * cups.length;
+  const step = steps.findLast((s) => WORK.has(s.id.does) && s.uses.some((u) => cupKey(u.cup) === wanted));
+  return step ? step.at - step.mixedAt : resin.stirMin + FILL * cups.length;
 }
 
 /** Hands-on time of a batch, from the first meeting of A and B to its last step, min. */
@@ -25,16 +30,16 @@ export const handsOn = (steps: Step[], index: number): number => {
 };
 
 /** How long a mix can be worked in a film, clock min at the bench's temperature. */
-export const workable = ({ resin }: Batch, { method, roomC }: Bench): number =>
+export const workable = ({ resin }: Pick<Batch, 'resin'>, { method, roomC }: Pick<Bench, 'method' | 'roomC'>): number =>
   resin.workingMin / rate(roomC, resin.refC, method.activationEa);
 
 /**
  * What strains a batch in the plan it is part of, the worst first.
  * @param inHand minutes that must be left between emptying a cup and its running away or going past working
  */
-export function strainsOf(batch: Batch, index: number, steps: Step[], bench: Bench, inHand = 0): Strain[] {
+export function strainsOf(batch: Batch, index: number, steps: Step[], bench: Pick<Bench, 'method' | 'roomC'>, inHand = 0): Strain[] {
   const heat = batch.standing.flatMap((standing): Strain[] => {
-    const emptied = emptiedAt(standing, batch, steps, bench);
+    const emptied = emptiedAt(standing, batch, steps);
     if (standing.course.runawayMin <= emptied + inHand) return [{ kind: 'runs away', standing, emptied }];
     return standing.workingMin <= emptied ? [{ kind: 'past working', standing, emptied }] : [];
   });

@@ -1,7 +1,7 @@
-import { bulk, materials } from '#core/document';
-import { inlandBand } from '#core/geometry';
+import { materials } from '#core/document';
 import { mixedDensity } from '#core/mix';
 import { dressingGrams } from './coats';
+import { looseGrams } from './loose';
 import type { PiecePlan } from './piece';
 
 const G = 9.80665;
@@ -15,34 +15,20 @@ export interface Weight {
   total: number;
 }
 
-/** Dry sand left pale is as deep as this, mm. */
-const DRY_DEPTH = 1;
-/** Gravel lies one stone deep, mm. */
-const GRAVEL_DEPTH = 4;
-
-/** Gravel and dry sand a piece takes, g: the area of their bands, one stone or one thin layer deep, by their bulk density. */
-export function looseGrams({ cut, piece }: Pick<PiecePlan, 'cut' | 'piece'>): { gravel: number; dry: number } {
-  const { gravel, dry } = piece.sea;
-  return {
-    gravel: gravel ? (inlandBand(cut, gravel.from, gravel.to).area * GRAVEL_DEPTH * bulk.gravel) / 1000 : 0,
-    dry: dry ? (inlandBand(cut, dry.from).area * DRY_DEPTH * bulk.sand) / 1000 : 0,
-  };
-}
-
 /**
  * Finished weight of one piece: the board by its area, thickness and material, the resin that stays on it, and what is
  * set or strewn on it. Spare and drips are left out.
  */
 export function weightOf(plan: PiecePlan): Weight {
-  const { piece, area, coats, means } = plan;
+  const { piece, area, pours, means } = plan;
   const thickness = piece.thickness * (piece.surface.doubled ? 2 : 1);
   const board = (area * thickness * materials[piece.surface.material].density) / 1e6;
   let resin = 0;
   let sand = 0;
-  for (const { coat, cups } of coats) {
+  for (const { coat, cups } of pours.flatMap((pour) => pour.own)) {
     const density = mixedDensity(means.resins.find((r) => r.id === coat.resinId)!);
     for (const cup of cups) {
-      const made = cup.needed + cup.makeup.heldBack + cup.makeup.stays;
+      const made = cup.needed + cup.makeup.heldBack + cup.makeup.surplus + cup.makeup.stays;
       const share = made > 0 ? cup.makeup.laid / made : 0;
       resin += (cup.ml * share * density) / piece.count / 1000;
       sand += (cup.sandG * share) / piece.count / 1000;

@@ -5,7 +5,10 @@ import { foamVolume, lineVolume, mixedDensity } from '#core/mix';
 import { whiteThickness } from './batch';
 import type { PiecePlan } from './piece';
 
-/** The white of a wave reckoned both ways, ml, all like pieces together, and the line it is laid along, mm of one piece. */
+/**
+ * The white of a wave reckoned both ways, ml, all like pieces together, and the line it is laid along, mm of one piece. Its
+ * cup holds the greater, times the studio's factor.
+ */
 export interface WhiteAmounts {
   /** What the wanted reach takes: a strip of foam from up the beach to out at sea. */
   byReach: number;
@@ -38,9 +41,11 @@ const STICK = { below: 30, seconds: 5 } as const;
 
 /** What a stick dipped into the white shows when the wave is laid: the film it keeps, mm, and how that hides; undefined without a batch. */
 export function whiteStick({ pours, means }: Pick<PiecePlan, 'pours' | 'means'>, wave: WaveCoat) {
-  const batch = pours.flatMap((p) => p.batches).find((b) => b.cups.some((c) => c.key === `${wave.id}/white`));
-  if (!batch) return undefined;
-  const mu = whiteThickness(batch, means, wave.layAt);
+  const steps = pours.flatMap((pour) => pour.steps.map((step) => ({ step, batch: pour.batches[step.batch]! })));
+  const laid = steps.find(({ step }) => step.id.does === 'white' && step.id.coat === wave.id);
+  if (!laid) return undefined;
+  const { step, batch } = laid;
+  const mu = whiteThickness(batch, means, wave.layAt ?? step.at - step.mixedAt);
   const film = stickFilm(mu, STICK.below, STICK.seconds, mixedDensity(batch.resin));
   return { ...STICK, mu, film, contrast: contrastOf(recipeLayer(wave.white.recipe, means.colourants, film)) };
 }

@@ -1,78 +1,80 @@
-import type { Pour, PourEvent, Resin } from '#core/document';
-import { planPiece, type PourPlan, type Step } from '#core/plan';
-import { momentOf, timesOf, type Times } from './times';
+import { cupKey, stepKey, type Pour, type PourEvent, type Told, type ToldStep } from '#core/document';
+import { weightsOf } from '#core/pour';
+import { momentOf, timesOf, toldOf, type Times } from './times';
 
-/** A pour's events read beside the plan it was started from. */
+/** A pour's events read beside what it was told. */
 export interface Session extends Times {
   pour: Pour;
-  plan: PourPlan;
-  /** When each step of the plan was done, by its key; ms since 1970. */
+  told: Told;
+  /** When each step was done, by its key; ms since 1970. */
   doneAt: Map<string, number>;
   /** The first step not done yet; undefined when the pour is over. */
-  current?: Step;
+  current?: ToldStep;
 }
 
-/** The plan a pour was started from, from the inputs it kept. */
-export function planOfPour(pour: Pour): PourPlan {
-  const { piece, resins, colourants, method } = pour.planned;
-  const plan = planPiece(piece, { resins, colourants, method, roomC: pour.roomC });
-  const found = plan.pours.find((p) => p.coats.some((c) => c.coat.id === pour.coatIds[0]));
-  if (!found) throw new RangeError(`the pour of ${piece.name} names a coat its piece does not have`);
-  return found;
-}
-
-/** The step an event completes, if it is one of the plan's. A heat pass counts once the white is laid. */
-function stepOf(event: PourEvent, steps: Step[], doneAt: Map<string, number>): Step | undefined {
+/** The steps an event completes, if they are among those told. A heat pass counts once a white is laid. */
+function stepsOf(event: PourEvent, { steps, cups }: Told, doneAt: Map<string, number>): ToldStep[] {
+  const isDone = (step: ToldStep): boolean => doneAt.has(stepKey(step.id));
   switch (event.kind) {
     case 'mixed':
-      return steps.find((s) => s.kind === 'mix' && s.batch === event.batch);
-    case 'poured':
-      return steps.find((s) => s.key === event.cup);
+      return steps.filter((s) => s.id.does === 'mix' && s.id.batch === event.batch);
+    case 'did':
+      return steps.filter((s) => stepKey(s.id) === stepKey(event.step));
+    case 'poured': {
+      const cup = cups.find((c) => c.was === event.cup);
+      return cup ? steps.filter((s) => s.id.does === 'pour' && s.uses.some((u) => cupKey(u.cup) === cupKey(cup.id))) : [];
+    }
     case 'white laid':
-      return steps.find((s) => s.kind === 'white' && s.key === event.coatId);
+      // the version before laid clear and white in one step
+      return steps.filter((s) => ['additive', 'line', 'white'].includes(s.id.does) && s.id.coat === event.coatId);
     case 'heat pass': {
-      const white = steps.findLast((s) => s.kind === 'white' && doneAt.has(s.key));
-      return white && steps.find((s) => s.kind === 'heat' && s.key.startsWith(`${white.key}/`) && !doneAt.has(s.key));
+      const white = steps.findLast((s) => s.id.does === 'white' && isDone(s));
+      const next =
+        white && steps.find((s) => s.id.does === 'heat' && s.id.piece === white.id.piece && s.id.coat === white.id.coat && !isDone(s));
+      return next ? [next] : [];
     }
     case 'done':
-      return steps.find((s) => s.kind === 'done');
+      return steps.filter((s, i) => s.id.does === 'cover' || i === steps.length - 1);
     default:
-      return undefined;
+      return [];
   }
 }
 
-export function readSession(pour: Pour, plan = planOfPour(pour)): Session {
+export function readSession(pour: Pour): Session {
   const times = timesOf(pour);
+  const told = toldOf(pour);
   const doneAt = new Map<string, number>();
-  for (const event of times.events) {
-    const step = stepOf(event, plan.steps, doneAt);
-    if (step && !doneAt.has(step.key)) doneAt.set(step.key, momentOf(event));
-  }
-  const current = times.done === undefined ? plan.steps.find((s) => !doneAt.has(s.key)) : undefined;
-  return { ...times, pour, plan, doneAt, ...(current && { current }) };
+  for (const event of times.events)
+    for (const step of stepsOf(event, told, doneAt)) if (!doneAt.has(stepKey(step.id))) doneAt.set(stepKey(step.id), momentOf(event));
+  const over = times.done !== undefined || times.abandoned !== undefined;
+  const current = over ? undefined : told.steps.find((s) => !doneAt.has(stepKey(s.id)));
+  return { ...times, pour, told, doneAt, ...(current && { current }) };
 }
+
+/** Heat passes beyond those that were told. */
+export const extraHeat = ({ events, told, doneAt }: Session): number => {
+  const passes = events.filter((e) => e.kind === 'heat pass' || (e.kind === 'did' && e.step.does === 'heat')).length;
+  return Math.max(0, passes - told.steps.filter((s) => s.id.does === 'heat' && doneAt.has(stepKey(s.id))).length);
+};
 
 /** One line of planned beside done; minutes after the pour's first meeting of A and B. */
 export interface Compared {
-  step: Step;
+  step: ToldStep;
   planned: number;
   done?: number;
 }
 
 export function plannedBesideDone(session: Session): Compared[] {
   const zero = Math.min(...session.mixedAt.values());
-  return session.plan.steps.map((step) => {
-    const at = session.doneAt.get(step.key);
-    return { step, planned: step.at, ...(at !== undefined && { done: (at - zero) / 60_000 }) };
+  return session.told.steps.map((step) => {
+    const at = session.doneAt.get(stepKey(step.id));
+    return { step, planned: step.at, ...(at !== undefined && zero !== Infinity && { done: (at - zero) / 60_000 }) };
   });
 }
 
-/** Weights that were typed at the scale beside those planned, batch by batch. */
-export function weighed(session: Session): { resin: Resin; batch: number; aG: number; bG: number }[] {
-  return session.events.flatMap((e) => {
-    const batch = e.kind === 'mixed' ? session.plan.batches[e.batch] : undefined;
-    return e.kind === 'mixed' && batch && e.aG !== undefined && e.bG !== undefined
-      ? [{ resin: batch.resin, batch: e.batch, aG: e.aG, bG: e.bG }]
-      : [];
+/** Weights of A and B that were read at the scale, batch by batch. */
+export const weighed = ({ events, told }: Session): { batch: number; aG: number; bG: number }[] =>
+  told.batches.flatMap((_, batch) => {
+    const { aG, bG } = weightsOf(events, told, batch);
+    return aG !== undefined && bG !== undefined ? [{ batch, aG, bG }] : [];
   });
-}

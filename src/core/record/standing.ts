@@ -23,10 +23,17 @@ export interface Standing {
   stretches: Stretch[];
 }
 
+/** Coats of a piece that a pour lays. */
+export const coatsOf = ({ of }: Pick<Pour, 'of'>, pieceId: string): string[] => of.find((o) => o.pieceId === pieceId)?.coatIds ?? [];
+
 /** A pour as it lies; the slowest of its resins decides when it may be touched. */
 function laidOf({ pour, started, mixedAt, done }: Poured, last: boolean, now: number): Laid | undefined {
-  const { piece, resins, room, method } = pour.planned;
-  const used = new Set(piece.coats.filter((coat) => pour.coatIds.includes(coat.id)).map((coat) => coat.resinId));
+  const { pieces, resins, room, method } = pour.planned;
+  const used = new Set(
+    pour.of.flatMap(({ pieceId, coatIds }) =>
+      (pieces.find((p) => p.id === pieceId)?.coats ?? []).filter((coat) => coatIds.includes(coat.id)).map((coat) => coat.resinId),
+    ),
+  );
   const resin = resins.filter((r) => used.has(r.id)).sort((a, b) => b.recoatFromH - a.recoatFromH)[0];
   if (!resin) return undefined;
   return {
@@ -66,11 +73,13 @@ function plannedLaid(piece: Piece, pour: number, means: Means, room: Room, last:
  */
 export function standingOf(piece: Piece, pours: Pour[], means: Means, room: Room, now: number, offset: number): Standing {
   const own = pours
-    .filter((p) => p.pieceId === piece.id)
+    .filter((p) => coatsOf(p, piece.id).length > 0)
     .map((pour): Poured => ({ pour, ...timesOf(pour) }))
+    // what was given up leaves the piece as it was
+    .filter((p) => !p.abandoned)
     .sort((a, b) => a.started - b.started);
   const groups = groupCoats(piece.coats);
-  const poured = new Set(own.flatMap((p) => p.pour.coatIds));
+  const poured = new Set(own.flatMap((p) => coatsOf(p.pour, piece.id)));
   const pour = groups.findIndex((group) => group.some((coat) => !poured.has(coat.id)));
   const next = pour < 0 ? undefined : { coatIds: groups[pour]!.map((c) => c.id), pour };
 

@@ -1,16 +1,18 @@
-import type { Pour, PourEvent } from '#core/document';
+import { isKnown, type Pour, type PourEvent, type Told } from '#core/document';
 
 /** When a pour did what, from its events alone. Moments in ms since 1970. */
 export interface Times {
-  /** Events that were not taken back, in order. */
+  /** Events that were not taken back, in order; those of a kind this version does not know are left out. */
   events: PourEvent[];
   started: number;
   /** When A and B of each batch met. */
   mixedAt: Map<number, number>;
   done?: number;
+  /** It was given up, and counts as not poured. */
+  abandoned?: { at: number; why: string };
 }
 
-export const momentOf = (event: PourEvent): number => Date.parse(event.at);
+export const momentOf = (event: Pick<PourEvent, 'at'>): number => Date.parse(event.at);
 
 /** Events that stand: those no later event took back. */
 export function standing(events: PourEvent[]): PourEvent[] {
@@ -18,10 +20,29 @@ export function standing(events: PourEvent[]): PourEvent[] {
   return events.filter((e) => e.kind !== 'undone' && !undone.has(e.seq));
 }
 
-export function timesOf(pour: Pour): Times {
-  const events = standing(pour.events);
+/** Events of a pour that this version does not know; they are kept and shown, and change nothing. */
+export const unknownEvents = (pour: Pick<Pour, 'events'>): { seq: number; at: string; kind: string }[] =>
+  pour.events.filter((event) => !isKnown(event));
+
+export function timesOf(pour: Pick<Pour, 'events' | 'startedAt'>): Times {
+  const events = standing(pour.events).filter(isKnown);
   const mixedAt = new Map<number, number>();
   for (const event of events) if (event.kind === 'mixed') mixedAt.set(event.batch, momentOf(event));
   const done = events.find((event) => event.kind === 'done');
-  return { events, started: Date.parse(pour.startedAt), mixedAt, ...(done && { done: momentOf(done) }) };
+  const given = events.find((event) => event.kind === 'abandoned');
+  return {
+    events,
+    started: Date.parse(pour.startedAt),
+    mixedAt,
+    ...(done && { done: momentOf(done) }),
+    ...(given?.kind === 'abandoned' && { abandoned: { at: momentOf(given), why: given.why } }),
+  };
+}
+
+const untold: Told = { roomC: 0, coats: [], batches: [], cups: [], steps: [], supplies: [] };
+
+/** What holds of what a pour was told: its last plan. A pour of which nothing is known was told nothing. */
+export function toldOf(pour: Pick<Pour, 'told' | 'events'>): Told {
+  const anew = standing(pour.events).findLast((e) => e.kind === 'replanned');
+  return anew?.kind === 'replanned' ? anew.told : (pour.told ?? untold);
 }

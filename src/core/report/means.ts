@@ -10,4 +10,5 @@ export const meansOf = (studio: Studio): Means => ({
   colourants: studio.colourants,
   method: studio.method,
   roomC: roomOf(studio).dayC,
+  scaleStep: studio.settings.scaleStep,
 });

@@ -1,17 +1,8 @@
 import { advise, writeStrain, type Finding } from '#core/advice';
-import type { Piece, Studio } from '#core/document';
+import type { Piece, Studio, Told } from '#core/document';
 import { coverage } from '#core/mix';
-import {
-  clearanceOf,
-  looseGrams,
-  planPiece,
-  regionOfTint,
-  weightOf,
-  type Batch,
-  type Cup,
-  type PiecePlan,
-  type PourPlan,
-} from '#core/plan';
+import { clearanceOf, looseGrams, planPiece, planTogether, regionOfTint, weightOf, type Batch, type Cup, type PiecePlan } from '#core/plan';
+import { say, tell, type Units } from '#core/pour';
 import { workAfter, workBefore, type Work } from '#core/prepare';
 import { standingOf } from '#core/record';
 import { meansOf, roomOf } from './means';
@@ -26,6 +17,8 @@ function cupReport(cup: Cup) {
     areaCm2: r(cup.area / 100),
     neededMl: r(cup.needed),
     ...(cup.makeup.heldBack > 0 && { heldBackMl: r(cup.makeup.heldBack) }),
+    ...(cup.makeup.surplus > 0 && { leftOverMl: r(cup.makeup.surplus) }),
+    ...(cup.made.additive && { additive: cup.made.additive }),
     ml: r(cup.ml),
     aMl: r(cup.parts.aMl),
     bMl: r(cup.parts.bMl),
@@ -70,7 +63,23 @@ function batchReport(batch: Batch) {
   };
 }
 
-function pourReport(pour: PourPlan) {
+/** Each step as it is said at the bench, with its amounts. */
+const stepsReport = (told: Told, units: Units) =>
+  told.steps.map((step) => {
+    const { says, detail, amounts, short } = say(step, told, units);
+    return {
+      at: r(step.at),
+      step: short,
+      says,
+      detail,
+      ...(amounts.length && {
+        amounts: amounts.map(({ name, amount, each, holds }) => ({ name, amount, ...(each && { each }), ...(holds && { holds }) })),
+      }),
+    };
+  });
+
+function pourReport(plan: PiecePlan, number: number, units: Units) {
+  const pour = plan.pours[number]!;
   return {
     coats: pour.coats.map((c) => ({
       number: c.number,
@@ -81,7 +90,7 @@ function pourReport(pour: PourPlan) {
       ml: r(c.ml),
     })),
     batches: pour.batches.map(batchReport),
-    stepsMin: pour.steps.map((s) => ({ step: s.key, at: r(s.at) })),
+    steps: stepsReport(tell(planTogether([{ plan, pour: number }], plan.means), plan.means.roomC), units),
   };
 }
 
@@ -137,7 +146,7 @@ export function pieceReport(piece: Piece, studio: Studio, now: number, offset: n
     before: workBefore(piece, studio.method).map(workReport),
     after: workAfter(piece, studio.method).map(workReport),
     finished: finishedReport(plan),
-    pours: plan.pours.map(pourReport),
+    pours: plan.pours.map((_, i) => pourReport(plan, i, studio.settings)),
     calendar: standing.stretches.map((s) => ({
       doing: s.doing,
       from: new Date(s.from).toISOString(),

@@ -1,37 +1,19 @@
 import type { Colourant, Piece, Pour, Resin, Stock } from '#core/document';
 import { planPiece, type Means, type PiecePlan } from '#core/plan';
-import { planOfPour, readSession } from '#core/record';
+import { readSession, timesOf } from '#core/record';
 import { summed, type Taken } from './item';
 import { ledger, type Ledger } from './ledger';
 import { takenByBoard, takenByPour, usedBy, type Use } from './take';
 
-const uses = new Map<string, { seq: number; first: boolean; use: Use | undefined }>();
-
-/**
- * What finished pours took. A pour's events are only ever added to, so what it took is kept until there are more of them:
- * planning it again is what takes time.
- */
+/** What pours that are over took, from what they were told and what was weighed. */
 export function usesOf(pours: Pour[]): Use[] {
   const firsts = new Map<string, string>();
   for (const pour of [...pours].sort((a, b) => a.startedAt.localeCompare(b.startedAt)))
-    if (!firsts.has(pour.pieceId)) firsts.set(pour.pieceId, pour.id);
+    if (!timesOf(pour).abandoned) for (const { pieceId } of pour.of) if (!firsts.has(pieceId)) firsts.set(pieceId, pour.id);
   return pours.flatMap((pour) => {
-    const first = firsts.get(pour.pieceId) === pour.id;
-    const key = `${pour.id} ${pour.startedAt}`;
-    let kept = uses.get(key);
-    if (kept?.seq !== pour.events.length || kept.first !== first) {
-      kept = { seq: pour.events.length, first, use: useOf(pour, first) };
-      uses.set(key, kept);
-    }
-    return kept.use ?? [];
+    const first = new Set(pour.of.flatMap(({ pieceId }) => (firsts.get(pieceId) === pour.id ? [pieceId] : [])));
+    return usedBy(readSession(pour), first) ?? [];
   });
-}
-
-function useOf(pour: Pour, first: boolean): Use | undefined {
-  if (!pour.events.some((e) => e.kind === 'done')) return undefined;
-  const { piece, resins, colourants, method } = pour.planned;
-  const board = first ? takenByBoard(planPiece(piece, { resins, colourants, method, roomC: pour.roomC })) : [];
-  return usedBy(readSession(pour, planOfPour(pour)), board);
 }
 
 /** The shelf as it stands after every finished pour. */
@@ -53,11 +35,9 @@ export interface Coming {
  */
 export function comingPours(pieces: Piece[], pours: Pour[], means: Means): Coming[] {
   const poured = new Map<string, Set<string>>();
-  for (const pour of pours) {
-    const done = poured.get(pour.pieceId) ?? new Set<string>();
-    pour.coatIds.forEach((id) => done.add(id));
-    poured.set(pour.pieceId, done);
-  }
+  for (const pour of pours)
+    if (!timesOf(pour).abandoned)
+      for (const { pieceId, coatIds } of pour.of) poured.set(pieceId, new Set([...(poured.get(pieceId) ?? []), ...coatIds]));
   const known = new Set(means.resins.map((r) => r.id));
   const byDate = [...pieces].sort((a, b) => (a.pourAt ?? '9').localeCompare(b.pourAt ?? '9') || a.name.localeCompare(b.name));
   return byDate.flatMap((piece) => {

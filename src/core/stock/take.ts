@@ -1,32 +1,36 @@
-import { edgeOf, holesOf, type DressingKind, type Piece, type Resin, type StockOf, type Supply } from '#core/document';
-import { looseGrams, type Batch, type Cup, type PiecePlan, type PourPlan } from '#core/plan';
+import { cupKey, type Resin, type StockOf, type Supply, type ToldCup, type ToldSupply } from '#core/document';
+import type { Batch, Cup, PiecePlan, PourPlan } from '#core/plan';
+import { boardSupplies, weightsOf } from '#core/pour';
 import type { Split } from '#core/mix';
 import type { Session } from '#core/record';
 import { summed, type Taken } from './item';
 
 const supply = (what: Supply, amount: number, unit: Taken['unit']): Taken => ({ of: { kind: 'supply', supply: what }, amount, unit });
-const part = (resin: Resin, which: 'A' | 'B'): StockOf => ({ kind: 'resin', resinId: resin.id, part: which });
+const part = (resinId: string, which: 'A' | 'B'): StockOf => ({ kind: 'resin', resinId, part: which });
 
-const partsTaken = (resin: Resin, { aG, bG }: Pick<Split, 'aG' | 'bG'>): Taken[] => [
-  { of: part(resin, 'A'), amount: aG, unit: 'g' },
-  { of: part(resin, 'B'), amount: bG, unit: 'g' },
+const partsTaken = (resinId: string, { aG, bG }: Pick<Split, 'aG' | 'bG'>): Taken[] => [
+  { of: part(resinId, 'A'), amount: aG, unit: 'g' },
+  { of: part(resinId, 'B'), amount: bG, unit: 'g' },
 ];
 
 /** A drop of additive, ml. */
 const ADDITIVE_DROP = 0.05;
 
 /** What goes into a cup beside resin. */
-const inCup = ({ doses, sandG, made }: Cup): Taken[] => [
+const inCup = ({ doses, sandG, additive }: Pick<ToldCup, 'doses' | 'sandG' | 'additive'>): Taken[] => [
   ...doses.map((d): Taken => ({ of: { kind: 'colourant', colourantId: d.colourantId }, amount: d.grams, unit: 'g' })),
   supply('sand', sandG, 'g'),
-  supply('additive', (made.additive?.drops ?? 0) * ADDITIVE_DROP, 'ml'),
+  supply('additive', (additive?.drops ?? 0) * ADDITIVE_DROP, 'ml'),
 ];
 
+const plannedCup = ({ doses, sandG, made }: Cup): Taken[] => inCup({ doses, sandG, ...(made.additive && { additive: made.additive }) });
+
 /** What one cup takes from the shelf. */
-export const takenByCup = (cup: Cup, resin: Resin): Taken[] => summed([...partsTaken(resin, cup.parts), ...inCup(cup)]);
+export const takenByCup = (cup: Cup, resin: Resin): Taken[] => summed([...partsTaken(resin.id, cup.parts), ...plannedCup(cup)]);
 
 /** What a batch takes, with what its mixing cup keeps. */
-export const takenByBatch = (batch: Batch): Taken[] => summed([...partsTaken(batch.resin, batch.parts), ...batch.cups.flatMap(inCup)]);
+export const takenByBatch = (batch: Batch): Taken[] =>
+  summed([...partsTaken(batch.resin.id, batch.parts), ...batch.cups.flatMap(plannedCup)]);
 
 /** Pairs of gloves for one pour: two on each hand, so that one can be stripped. */
 const GLOVES = 4;
@@ -35,43 +39,12 @@ const GLOVES = 4;
 export const takenByPour = ({ batches }: Pick<PourPlan, 'batches'>): Taken[] =>
   summed([...batches.flatMap(takenByBatch), ...(batches.length ? [supply('gloves', GLOVES, 'pieces')] : [])]);
 
-/** A coat of primer brushed on, mm of wet film. */
-const PRIMER_FILM = 0.15;
-const dressings: Record<DressingKind, Supply> = {
-  shell: 'shells',
-  stone: 'stones',
-  crystal: 'crystals',
-  glass: 'glass pieces',
-  creature: 'creatures',
-};
-const primers: Partial<Record<Piece['surface']['primer'], Supply>> = { gesso: 'gesso', paint: 'paint', 'clear sealer': 'sealer' };
+const supplied = (list: ToldSupply[]): Taken[] => list.map(({ supply: what, amount, unit }) => supply(what, amount, unit));
 
 /** What a piece takes beside its pours: primer, tape or film, loose sand and gravel, dressings; all like pieces together. */
-export function takenByBoard(plan: PiecePlan): Taken[] {
-  const { piece, area, rim } = plan;
-  const { surface } = piece;
-  const primer = primers[surface.primer];
-  const loose = looseGrams(plan);
-  const taped =
-    piece.edge === 'taped' || piece.edge === 'dammed' || piece.coats.some((coat) => ['taped', 'dammed'].includes(edgeOf(piece, coat)));
-  const holes = holesOf(piece).filter((h) => !h.filled && h.taped);
-  const tape =
-    (taped ? rim : 0) +
-    (surface.underside === 'tape' || surface.underside === 'film' ? rim : 0) +
-    holes.reduce((sum, h) => sum + 2 * h.diameter, 0);
-  return summed(
-    [
-      ...(primer ? [supply(primer, (surface.primerCoats * area * PRIMER_FILM) / 1000, 'ml')] : []),
-      supply('tape', tape / 1000, 'm'),
-      ...(surface.underside === 'film' ? [supply('film', plan.bounds.width / 1000, 'm')] : []),
-      supply('sand', loose.dry, 'g'),
-      supply('gravel', loose.gravel, 'g'),
-      ...(piece.dressings ?? []).map((d) => supply(dressings[d.kind], 1, 'pieces')),
-    ].map((taken) => ({ ...taken, amount: taken.amount * piece.count })),
-  );
-}
+export const takenByBoard = (plan: PiecePlan): Taken[] => summed(supplied(boardSupplies(plan)));
 
-/** What a finished pour of a piece took, and when. */
+/** What a finished pour took, and when. */
 export interface Use {
   pourId: string;
   piece: string;
@@ -81,22 +54,29 @@ export interface Use {
 }
 
 /**
- * What a pour took: the weights that were read at the scale, the planned ones where none was, for every batch that was
- * mixed. Nothing before it is done. The first pour of a piece takes its primer, tape and dressings too.
+ * What a pour took: the weights that were read at the scale, those it was told where none was, for every batch that was
+ * mixed. Nothing before it is over. One that was given up took what was mixed by then.
+ * @param first pieces whose first pour this is, which takes their primer, tape and dressings too
  */
-export function usedBy(session: Session, board: Taken[]): Use | undefined {
-  const { pour, plan, events, done } = session;
-  if (done === undefined) return undefined;
-  const taken = events.flatMap((e): Taken[] => {
-    const batch = e.kind === 'mixed' ? plan.batches[e.batch] : undefined;
-    if (e.kind !== 'mixed' || !batch) return [];
-    const { aG, bG } = batch.parts;
-    const weighed = (cup: Cup): Taken[] => {
-      const read = new Map(events.flatMap((t) => (t.kind === 'tinted' && t.cup === cup.key ? [[t.colourantId, t.grams] as const] : [])));
-      return inCup(cup).map((t) => (t.of.kind === 'colourant' ? { ...t, amount: read.get(t.of.colourantId) ?? t.amount } : t));
-    };
-    return [...partsTaken(batch.resin, { aG: e.aG ?? aG, bG: e.bG ?? bG }), ...batch.cups.flatMap(weighed)];
+export function usedBy({ pour, told, events, done, abandoned }: Session, first: ReadonlySet<string>): Use | undefined {
+  const at = done ?? abandoned?.at;
+  if (at === undefined) return undefined;
+  const mixed = new Set(events.flatMap((e) => (e.kind === 'mixed' ? [e.batch] : [])));
+  const taken = [...mixed].flatMap((number): Taken[] => {
+    const batch = told.batches[number];
+    if (!batch) return [];
+    const { aG = batch.aG, bG = batch.bG, cups } = weightsOf(events, told, number);
+    const inCups = told.cups
+      .filter((cup) => cup.batch === number)
+      .flatMap((cup) => {
+        const read = cups.get(cupKey(cup.id));
+        const doses = cup.doses.map((d) => ({ ...d, grams: read?.colourants.get(d.colourantId) ?? d.grams }));
+        return inCup({ ...cup, doses, sandG: read?.sand ?? cup.sandG });
+      });
+    return [...partsTaken(batch.resinId, { aG, bG }), ...inCups];
   });
+  if (!taken.length && done === undefined) return undefined;
   const gloves = supply('gloves', GLOVES, 'pieces');
-  return { pourId: pour.id, piece: pour.planned.piece.name, at: done, taken: summed([...taken, gloves, ...board]) };
+  const boards = done === undefined ? [] : supplied(told.supplies.filter((s) => first.has(s.piece)));
+  return { pourId: pour.id, piece: pour.planned.pieces.map((p) => p.name).join(', '), at, taken: summed([...taken, gloves, ...boards]) };
 }

@@ -7,14 +7,14 @@ export interface Fate {
   /** What cups and the mixing cup keep. */
   stays: number;
   drips: number;
-  /** Spare, and what was held back for corrections. */
+  /** Spare, what was held back for corrections, and what is over because no cup is filled with less. */
   over: number;
 }
 
 const shareOf = (c: Cup): number => {
-  const { laid, runsOver, spare, heldBack, stays } = c.makeup;
+  const { laid, runsOver, spare, heldBack, surplus, stays } = c.makeup;
   // sand takes its room in the cup: what is left is resin
-  return c.ml / (laid + runsOver + spare + heldBack + stays);
+  return c.ml / (laid + runsOver + spare + heldBack + surplus + stays);
 };
 
 /** Where the mix of a batch ends up. */
@@ -26,7 +26,7 @@ export function fateOf(batch: Batch): Fate {
     laid: sum((c) => c.makeup.laid + c.makeup.runsOver) - drips,
     stays: sum((c) => c.makeup.stays) + batch.ml - filled,
     drips,
-    over: sum((c) => c.makeup.spare + c.makeup.heldBack),
+    over: sum((c) => c.makeup.spare + c.makeup.heldBack + c.makeup.surplus),
   };
 }
 

@@ -16,11 +16,12 @@ export interface Counted {
 export function measurable(part: Part, colourant: Colourant, resinG: number, scaleStep: number): Dose | undefined {
   const { dropMl, density } = colourant;
   // the weakest let-down is one part in twenty
-  const smallest = dropMl === undefined ? scaleStep : (dropMl * density) / 20;
+  const smallest = (dropMl === undefined ? scaleStep : dropMl * density) / 20;
   if (part.load * resinG < smallest / 2) return undefined;
-  const exact = dose(part, colourant, resinG);
+  const exact = dose(part, colourant, resinG, scaleStep);
   if (exact.count !== undefined) return exact;
-  const grams = Math.max(1, Math.round(exact.grams / scaleStep)) * scaleStep;
+  const step = scaleStep / ((exact.letDown ?? 0) + 1);
+  const grams = Math.max(1, Math.round(exact.grams / step)) * step;
   return { ...exact, grams, load: grams / resinG };
 }
 

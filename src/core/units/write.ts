@@ -63,3 +63,7 @@ export function writeShare(share: number): string {
   const percent = share * 100;
   return `${plain(percent, percent < 1 ? 2 : 1)} %`;
 }
+
+/** mm² → "412 cm²" or "63.9 in²" where lengths are read in inches. */
+export const writeArea = (mm2: number, unit: LengthUnit): string =>
+  unit === 'in' ? `${plain(mm2 / 25.4 ** 2, mm2 < 6450 ? 1 : 0)} in²` : `${plain(mm2 / 100, mm2 < 1000 ? 1 : 0)} cm²`;

@@ -4,7 +4,6 @@ import * as advice from '#core/advice';
 import {
   startingCoat,
   withCoat,
-  withCoatOnTop,
   withDressing,
   withDressingChanged,
   type Coat,
@@ -37,6 +36,7 @@ const dressed = (change: Partial<Dressing>, p = panel): Piece => {
   const next = withDressing(p, 'shell', { x: 200, y: 250 });
   return withDressingChanged(next, next.dressings![0]!.id, change);
 };
+const onTop = (p: Piece, c: Coat): Piece => ({ ...p, coats: [...p.coats, c] });
 const topped = (change: object): Piece => withCoat(panel, panel.coats[3]!.id, (c) => ({ ...c, ...change }) as Coat);
 
 rule(
@@ -114,7 +114,10 @@ rule('a clear top darkens sand that should stay pale', advice.drySandWetted, 'wa
   ...dry,
   coats: dry.coats.map((c) => (c.kind === 'top' ? { ...c, over: { kind: 'sea' as const } } : c)),
 });
-const poured = (film: number): Piece => ({ ...panel, coats: [...panel.coats.slice(0, 3), coat('clear', { film })] });
+const poured = (film: number): Piece => ({
+  ...panel,
+  coats: [panel.coats[0]!, { ...panel.coats[1]!, film: 1.5 } as Coat, panel.coats[2]!, coat('clear', { film })],
+});
 rule('a thin poured clear leaves the sand dry', advice.coatLeavesDry, 'warn coat-leaves-dry', poured(0.15), poured(2), {
   ...panel,
   coats: [...panel.coats.slice(0, 3), coat('clear', { film: 0.15, laid: 'spread' })],
@@ -158,22 +161,16 @@ rule(
   sandy({ taper: 20, film: 3 }),
   sandy({ taper: 0, film: 1 }),
 );
-rule(
-  'a film too thin to stay spread',
-  advice.filmDrawsBack,
-  'warn film-draws-back',
-  withCoatOnTop(panel, coat('glaze', { film: 0.3 })),
-  panel,
-);
+rule('a film too thin to stay spread', advice.filmDrawsBack, 'warn film-draws-back', onTop(panel, coat('glaze', { film: 0.3 })), panel);
 rule(
   'a thin glaze on a hard gloss wants a scuff',
   advice.filmDrawsBack,
   'note film-wants-scuff',
-  withCoatOnTop(panel, coat('glaze', { film: 0.5 })),
-  withCoatOnTop(panel, coat('glaze', { film: 0.8 })),
+  onTop(panel, coat('glaze', { film: 0.5 })),
+  onTop(panel, coat('glaze', { film: 0.8 })),
 );
 const glazed = (load: number): Piece =>
-  withCoatOnTop(panel, coat('glaze', { film: 1, tint: { name: 'Glaze', recipe: [{ colourantId: 'phthalo-blue', load }] } }));
+  onTop(panel, coat('glaze', { film: 1, tint: { name: 'Glaze', recipe: [{ colourantId: 'phthalo-blue', load }] } }));
 rule('a glaze so dark that it hides the lacing', advice.glazeHidesLacing, 'warn glaze-hides-lacing', glazed(0.02), glazed(0.0003), panel);
 rule(
   'a coat cannot be in a pour and wait',

@@ -8,7 +8,7 @@ import {
   openStudio,
   startingPiece,
   tintsOf,
-  withCoatOnTop,
+  withCoatAdded,
   withFilm,
   withLoad,
   withPoint,
@@ -104,7 +104,7 @@ test('taking the first coat of a pour off lets the next one begin it', () => {
   );
   assert.deepEqual(withoutCoat(p, 'none'), p);
   const glaze = startingCoat('glaze', 'g', p.coats[0]!.resinId, 5, empty);
-  assert.equal(withCoatOnTop(p, glaze).coats.at(-1)!.kind, 'glaze');
+  assert.equal(withCoatAdded(p, glaze).coats.at(-2)!.kind, 'glaze', 'below the clear top');
 });
 
 test('a new piece is one the document accepts, whatever its board', () => {

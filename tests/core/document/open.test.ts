@@ -47,7 +47,7 @@ test('a file of the wrong kind says so', () => {
 });
 
 test('a file from a later version is not read by guess', () => {
-  const problem = firstProblem(broken((s) => ((s as { version: number }).version = 2)));
+  const problem = firstProblem(broken((s) => ((s as { version: number }).version = 3)));
   assert.equal(problem.path, '/version');
   assert.match(problem.expected, /written by a later Nerite/);
 });
@@ -75,7 +75,7 @@ test('what names a thing that is not there is named', () => {
   assert.deepEqual(paths(broken((s) => s.pieces[0]!.sea.edges.pop())), ['/pieces/0/coats/1/tints']);
   assert.deepEqual(paths(broken((s) => (s.pieces[0]!.sea.shoreline[1] = s.pieces[0]!.sea.shoreline[0]!))), ['/pieces/0/sea (shoreline)']);
   assert.deepEqual(paths(broken((s) => (s.pours[0]!.events[1]!.seq = 7))), ['/pours/0/events/1/seq']);
-  assert.deepEqual(paths(broken((s) => (s.pours[0]!.coatIds = ['none']))), ['/pours/0/coatIds/0']);
+  assert.deepEqual(paths(broken((s) => (s.pours[0]!.of[0]!.coatIds = ['none']))), ['/pours/0/of/0/coatIds/0']);
   const walled = broken((s) => {
     const tray = s.pieces.find((p) => p.edge === 'wall')!;
     delete tray.wallHeight;
@@ -86,7 +86,7 @@ test('what names a thing that is not there is named', () => {
 test('a coat that waits for itself, a film of nothing, a bed as thick as its film: each is said where it stands', () => {
   const coat = (change: (c: Studio['pieces'][0]['coats'][0]) => void) => firstProblem(broken((s) => change(s.pieces[0]!.coats[1]!)));
   assert.match(coat((c) => (c.waits = { coatId: c.id, until: 'hard' })).expected, /a coat cannot wait for itself/);
-  assert.match(coat((c) => (c.waits = { coatId: 'none', until: 'hard' })).expected, /the id of a coat below it/);
+  assert.match(coat((c) => (c.waits = { coatId: 'none', until: 'hard' })).expected, /the id of one of the coats of the piece/);
   assert.match(coat((c) => ((c as { film: number }).film = 0)).expected, /a number from 0.1/);
   assert.match(coat((c) => ((c as { bed: number }).bed = 5)).expected, /which bed and tints share/);
   assert.match(firstProblem(broken((s) => (s.pieces[0]!.beside = { pieceId: s.pieces[0]!.id, gap: 0 }))).expected, /another piece/);
@@ -97,8 +97,8 @@ test('no text makes it throw', () => {
 });
 
 test('the published schema is the one the validator was made from', () => {
-  const schema = JSON.parse(readFileSync(new URL('../../../docs/format/studio-1.json', import.meta.url), 'utf8'));
-  assert.equal(schema.properties.version.const, 1);
+  const schema = JSON.parse(readFileSync(new URL('../../../docs/format/studio-2.json', import.meta.url), 'utf8'));
+  assert.equal(schema.properties.version.const, 2);
   assert.deepEqual(Object.keys(schema.properties).sort(), Object.keys(emptyStudio()).sort());
   assert.ok(schema.$defs.Piece.properties.sea);
 });

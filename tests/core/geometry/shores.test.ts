@@ -43,7 +43,7 @@ test('every starting sea on every side of every shape: the regions add up to the
       }
 });
 
-test('the four starting seas are different pictures', () => {
+test('the starting seas are different pictures', () => {
   const cuts = startingSeas.map(({ name }) => cutBoard(panel, [], startingSea(name, [400, 300], 4)));
   const at = (cut: Cut, x: number, y: number) => partOf({ x, y }, { beach: cut.beach, sea: cut.sea });
   const spots: [number, number][] = [
@@ -54,7 +54,7 @@ test('the four starting seas are different pictures', () => {
     [200, 110],
   ];
   const pictures = cuts.map((cut) => spots.map(([x, y]) => at(cut, x, y)).join());
-  assert.equal(new Set(pictures).size, 4);
+  assert.equal(new Set(pictures).size, startingSeas.length);
   // an island is beach in the middle of the sea, two beaches have sand on both sides
   assert.equal(at(cuts[3]!, 200, 108), 0);
   assert.equal(at(cuts[2]!, 200, 10), 0);

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { startingColourants, type Colourant } from '#core/document';
-import { dose, dropsFor, letDownFor, totalLoad } from '#core/mix';
+import { dose, dropsFor, letDownFor, letDownsOf, totalLoad } from '#core/mix';
 import { near, resin } from '../help';
 
 const [blue, , white] = startingColourants as [Colourant, Colourant, Colourant];
@@ -30,14 +30,34 @@ test('whole drops, and the load of what is counted', () => {
 });
 
 test('a paste is weighed, and an empty cup takes nothing', () => {
-  assert.deepEqual(dose({ colourantId: white.id, load: 0.06 }, white, 5), {
+  assert.deepEqual(dose({ colourantId: white.id, load: 0.06 }, white, 20), {
     colourantId: white.id,
     name: 'White paste',
-    grams: 0.3,
+    grams: 1.2,
     load: 0.06,
   });
+  const little = dose({ colourantId: white.id, load: 0.06 }, white, 5, 0.1);
+  assert.deepEqual([little.grams, little.letDown], [0.3, 4], 'under five steps of the scale it is weighed thinned');
+  assert.equal(dose({ colourantId: white.id, load: 0.06 }, white, 5, 0.01).letDown, undefined, 'a finer scale shows it');
   assert.equal(dose({ colourantId: blue.id, load: 0.003 }, blue, 0).count, undefined);
   assert.equal(dose({ colourantId: blue.id, load: 0 }, blue, 50).count, 0);
+});
+
+test('cups of a pour share at most two let-downs of a colourant, one where it does for all', () => {
+  const wants = (...loads: number[]) => loads.map((load) => ({ part: { colourantId: blue.id, load }, colourant: blue, resinG: 30 }));
+  assert.equal(letDownsOf(wants(0.003, 0.01), 0.1).size, 0, 'where all can be counted neat there is none');
+  assert.equal(letDownsOf(wants(0.0003, 0.0005, 0.003), 0.1).get(blue.id)!.length, 1);
+  fc.assert(
+    fc.property(fc.array(fc.double({ min: 1e-6, max: 0.01, noNaN: true }), { minLength: 1, maxLength: 8 }), (loads) => {
+      const shared = letDownsOf(wants(...loads), 0.1).get(blue.id) ?? [];
+      assert.equal(shared.length <= 2, true);
+      const used = loads.flatMap((load) => dose({ colourantId: blue.id, load }, blue, 30, 0.1, shared).letDown ?? []);
+      assert.equal(
+        used.every((n) => shared.includes(n)),
+        true,
+      );
+    }),
+  );
 });
 
 test('the counted load is within half a drop of the wanted one', () => {

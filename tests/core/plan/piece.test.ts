@@ -112,19 +112,22 @@ test('a taped board k times as large in both directions needs k² as much, and k
 
 test('twice the film is twice what is laid', () => {
   const p = piece({ edge: 'taped' });
-  near(cup(plan(withFilm(p, p.coats[1]!.id, 3)), 'Mid').needed / cup(plan(p), 'Mid').needed, 2, 1e-9);
+  near(cup(plan(withFilm(p, p.coats[1]!.id, 4)), 'Mid').needed / cup(plan(p), 'Mid').needed, 2, 1e-9);
 });
 
 test('steps come in the order of the hands, and the wave waits for its minute', () => {
-  const { steps } = plan().pours[0]!;
+  const { steps, batches } = plan().pours[0]!;
   assert.deepEqual(
-    steps.map((s) => s.kind),
-    ['mix', 'pour', 'pour', 'pour', 'pour', 'pour', 'pour', 'white', 'heat', 'heat', 'done'],
+    steps.map((s) => s.id.does),
+    ['mix', 'pour', 'pour', 'pour', 'pour', 'pour', 'pour', 'line', 'white', 'heat', 'heat', 'cover'],
   );
   assert.equal(steps[0]!.at, 0);
-  // stir 4, colour seven cups a minute each, lay the first in two
-  assert.equal(steps[1]!.at, 4 + 7 + 2);
-  assert.equal(steps.find((s) => s.kind === 'white')!.at, 24);
+  // stir 4, colour seven cups a minute each, then a minute for the cup and one for each 100 ml of it
+  near(steps[1]!.at, 4 + 7 + 1 + steps[1]!.uses[0]!.ml / 100, 1e-9);
+  const [white] = steps.filter((s) => s.id.does === 'white');
+  assert.equal(white!.at, Math.ceil(batches[0]!.windows.whiteBest.from), 'when it is crispest');
+  const own = plan(withCoat(piece(), piece().coats[2]!.id, (c) => ({ ...c, layAt: 30 }) as Coat)).pours[0]!.steps;
+  assert.equal(own.find((s) => s.id.does === 'white')!.at, 30, 'or at the minute it is given');
   assert.ok(steps.every((s, i) => i === 0 || s.at >= steps[i - 1]!.at));
 });
 
@@ -138,10 +141,10 @@ test('two resins in one pour are two batches, each on its own clock', () => {
     [resin.id, 'other'],
   );
   assert.deepEqual(
-    steps.filter((s) => s.kind === 'mix').map((s) => s.batch),
+    steps.filter((s) => s.id.does === 'mix').map((s) => s.batch),
     [0, 1],
   );
-  const white = steps.find((s) => s.kind === 'white')!;
+  const white = steps.find((s) => s.id.does === 'white')!;
   assert.equal(white.mixedAt, 0);
 });
 

@@ -22,11 +22,21 @@ test('white by its reach: length · (to sea + up the beach) · 0.25 · what stay
   near(length, planned.cut.shoreLength, 1e-9);
 });
 
-test('the cup holds what the reach takes, with its spare and what is held back', () => {
-  const { planned, coat } = of(wave());
-  const white = planned.pours[0]!.batches[0]!.cups.find((c) => c.key.endsWith('/white'))!;
-  near(white.makeup.laid, whiteAmounts(planned, coat).byReach, 1e-9);
-  near(white.makeup.heldBack, 0.03 * white.needed, 1e-9);
+test('the cup holds half as much again as the greater of reach and line, and never less than 15 ml', () => {
+  const whiteOf = (p: Piece) => {
+    const { planned, coat } = of(p);
+    const { byReach, byLine } = whiteAmounts(planned, coat);
+    const white = planned.pours[0]!.batches[0]!.cups.find((c) => c.id.role === 'white')!;
+    near(white.makeup.laid, 1.5 * Math.max(byReach, byLine), 1e-9);
+    near(white.makeup.heldBack, 0.03 * white.needed, 1e-9);
+    return white;
+  };
+  assert.ok(whiteOf(wave()).ml >= 15 - 1e-9);
+  const wide = whiteOf(wave({ reachSea: 120 }));
+  near(wide.makeup.surplus, 0, 1e-12);
+  const small = whiteOf({ ...wave(), shape: { kind: 'round', diameter: 100 } });
+  near(small.ml, 15, 1e-9);
+  near(small.makeup.surplus, 15 - small.needed - small.makeup.heldBack - small.makeup.stays, 1e-9);
 });
 
 test('farther to sea takes more by reach and not by line; open lace takes less', () => {

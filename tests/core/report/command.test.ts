@@ -34,8 +34,17 @@ test('the report prices a piece and says why a resin is mixed twice', () => {
   const { quote } = reportOf('Kelp Cove I');
   near(quote.price, (quote.materials + quote.labour + quote.overhead) * 1.2, 0.01);
   assert.deepEqual(quote.unpriced, ['stones']);
-  const [first] = reportOf('Jetty rail').pours[0]!.batches;
-  assert.match(first!.because!, /begin to run away/);
+  assert.equal(reportOf('Jetty rail').pours[0]!.batches.length, 1);
+  // a resin whose stated times are those of a film heats itself far sooner
+  const studio = sample();
+  const hot = { ...studio, resins: studio.resins.map((r) => ({ ...r, statedG: 0 })) };
+  const [first] = pieceReport(
+    studio.pieces.find((p) => p.name === 'Window-seat lid')!,
+    hot,
+    now,
+    0,
+  ).pours[0]!.batches;
+  assert.match(first!.because!, /One mixing|In one mixing/);
   assert.equal(reportOf('Kelp Cove I').pours[0]!.batches[0]!.because, undefined);
 });
 

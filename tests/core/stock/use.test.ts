@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { pricingOf, startingPricing, withCoat, type Piece, type Pour, type PourEvent, type WaveCoat } from '#core/document';
-import { planOfPour, readSession } from '#core/record';
+import { pricingOf, startingPricing, withCoat, type Pour, type WaveCoat } from '#core/document';
+import { readSession } from '#core/record';
 import {
   comingPours,
   fateOf,
@@ -20,22 +20,22 @@ import {
   wasted,
   type Taken,
 } from '#core/stock';
-import { empty, means, method, near, piece, plan, resin, sample, sum } from '../help';
+import { empty, means, method, near, piece, plan, pourOf, resin, sample, sum, type Said } from '../help';
 
 const grams = (taken: Taken[], kind: string): number =>
   sum(taken.filter((t) => `${t.of.kind}${t.of.kind === 'resin' ? t.of.part : ''}` === kind).map((t) => t.amount));
 const panel = plan();
 const batch = panel.pours[0]!.batches[0]!;
-const pourOf = (events: Record<string, unknown>[], p: Piece = piece()): Pour => ({
-  id: 'pour',
-  pieceId: p.id,
-  coatIds: p.coats.slice(0, 3).map((c) => c.id),
-  planned: { piece: p, resins: empty.resins, colourants: empty.colourants, room: empty.rooms[0]!, method },
-  startedAt: '2026-11-01T10:00:00Z',
-  roomC: 23,
-  events: events.map((e, i) => ({ ...e, seq: i + 1, at: `2026-11-01T10:${String(i).padStart(2, '0')}:00Z` })) as unknown as PourEvent[],
-});
-const used = (pour: Pour) => usedBy(readSession(pour, planOfPour(pour)), []);
+/** A pour of the first coats of the panel, its events a minute apart. */
+const told = (...said: Said[]): Pour =>
+  pourOf(
+    piece(),
+    '2026-11-01T10:00:00Z',
+    said.map((s, i) => [i, s]),
+  );
+const used = (pour: Pour) => usedBy(readSession(pour), new Set());
+const mixed: Said = { kind: 'mixed', batch: 0 };
+const done: Said = { kind: 'done' };
 
 test('a batch takes its A and B with what the mixing cup keeps, and every colourant of its cups', () => {
   const taken = takenByBatch(batch);
@@ -48,17 +48,31 @@ test('a batch takes its A and B with what the mixing cup keeps, and every colour
 });
 
 test('only a finished pour is deducted, by what the scale said where it said something', () => {
-  const mixed = { kind: 'mixed', batch: 0 };
-  assert.equal(used(pourOf([mixed])), undefined);
-  const planned = used(pourOf([mixed, { kind: 'done' }]))!;
-  near(grams(planned.taken, 'resinA'), batch.parts.aG, 1e-9);
-  const weighed = used(pourOf([{ ...mixed, aG: 150, bG: 128 }, { kind: 'done' }]))!;
+  assert.equal(used(told(mixed)), undefined);
+  const planned = used(told(mixed, done))!;
+  near(grams(planned.taken, 'resinA'), batch.parts.aG, 0.001);
+  const weighed = used(told({ ...mixed, aG: 150, bG: 128 }, done))!;
   assert.deepEqual([grams(weighed.taken, 'resinA'), grams(weighed.taken, 'resinB')], [150, 128]);
+  const read = (what: 'A' | 'B', g: number): Said => ({ kind: 'weighed', batch: 0, what, grams: g });
+  const takes = used(told(read('A', 100), read('A', 50), read('B', 128), mixed, done))!;
+  assert.deepEqual([grams(takes.taken, 'resinA'), grams(takes.taken, 'resinB')], [150, 128], 'each take adds to those before');
   const deep = batch.cups.find((c) => c.name === 'Deep')!;
-  const tinted = used(pourOf([mixed, { kind: 'tinted', cup: deep.key, colourantId: 'phthalo-blue', grams: 1 }, { kind: 'done' }]))!;
-  near(grams(tinted.taken, 'colourant'), grams(planned.taken, 'colourant') - deep.doses[0]!.grams + 1, 1e-9);
-  const notMixed = used(pourOf([{ kind: 'done' }]))!;
+  const tinted = used(
+    told(mixed, { kind: 'weighed', batch: 0, what: 'colourant', cup: deep.id, colourantId: 'phthalo-blue', grams: 1 }, done),
+  )!;
+  near(grams(tinted.taken, 'colourant'), grams(planned.taken, 'colourant') - deep.doses[0]!.grams + 1, 0.001);
+  const other = used(told(mixed, { kind: 'weighed', batch: 1, what: 'A', grams: 9 }, done))!;
+  near(grams(other.taken, 'resinA'), batch.parts.aG, 0.001);
+  const notMixed = used(told(done))!;
   assert.equal(grams(notMixed.taken, 'resinA'), 0, 'what was never mixed is still on the shelf');
+});
+
+test('a pour that was given up took what was mixed by then, and no primer; before that it took nothing', () => {
+  const given: Said = { kind: 'abandoned', why: 'the wrong board' };
+  assert.deepEqual(usesOf([told(given)]), []);
+  const [use] = usesOf([told(mixed, given)]);
+  near(grams(use!.taken, 'resinA'), batch.parts.aG, 0.001);
+  assert.ok(!use!.taken.some((t) => t.of.kind === 'supply' && t.of.supply === 'gesso'));
 });
 
 test('a board takes its primer by its area, tape round a taped rim, and what is set on it; like pieces take it together', () => {
@@ -91,10 +105,11 @@ test('drips painted up the sides want less in the cup than drips that are lost',
 });
 
 test('a split batch drips no more than a whole one', () => {
-  const large = piece({}, { shape: { kind: 'rectangle', width: 1200, height: 800 } });
+  const large = piece({}, { shape: { kind: 'rectangle', width: 1600, height: 900 } });
+  const warm = { roomC: 27, resins: [{ ...resin, statedG: 0 }] };
   const drips = (change: Partial<typeof method>): number =>
-    sum(plan(large, { roomC: 27, method: { ...method, ...change } }).pours[0]!.batches.map((b) => fateOf(b).drips));
-  assert.ok(plan(large, { roomC: 27 }).pours[0]!.batches.length > 1);
+    sum(plan(large, { ...warm, method: { ...method, ...change } }).pours[0]!.batches.map((b) => fateOf(b).drips));
+  assert.ok(plan(large, warm).pours[0]!.batches.length > 1);
   near(drips({}), drips({ batches: 'one a resin' }), 1e-6);
 });
 
@@ -166,31 +181,30 @@ test('a price: materials, hours at the rate, overhead on both, and the margin on
 test('drops of additive are counted into the white’s cup and off the shelf', () => {
   const [, , waveId] = piece().coats.map((c) => c.id);
   const helped = plan(withCoat(piece(), waveId!, (c) => ({ ...(c as WaveCoat), additive: 'silicone', additiveDrops: 2 })));
-  const white = helped.pours[0]!.batches[0]!.cups.find((c) => c.key.endsWith('/white'))!;
+  const white = helped.pours[0]!.batches[0]!.cups.find((c) => c.id.role === 'white')!;
   assert.deepEqual(white.made.additive, { name: 'silicone', drops: 2 });
   near(takenByPour(helped.pours[0]!).find((t) => t.of.kind === 'supply' && t.of.supply === 'additive')!.amount, 0.1, 1e-12);
 });
 
-test('what a pour took is reckoned once, and anew only when something was added to it', () => {
-  const pour = pourOf([{ kind: 'mixed', batch: 0, aG: 100, bG: 85 }]);
+test('what a pour took follows every event that is added to it', () => {
+  const pour = told({ ...mixed, aG: 100, bG: 85 });
   assert.deepEqual(usesOf([pour]), [], 'it is under way');
-  const done: Pour = { ...pour, events: [...pour.events, { kind: 'done', seq: 2, at: '2026-11-01T11:00:00Z' }] };
-  const [first] = usesOf([done]);
+  const over: Pour = { ...pour, events: [...pour.events, { kind: 'done', seq: 2, at: '2026-11-01T11:00:00Z' }] };
+  const [first] = usesOf([over]);
   assert.equal(first!.at, Date.parse('2026-11-01T11:00:00Z'));
-  assert.equal(usesOf([done])[0], first, 'kept');
-  const undone: Pour = { ...done, events: [...done.events, { kind: 'undone', undoes: 2, seq: 3, at: '2026-11-01T11:01:00Z' }] };
+  const undone: Pour = { ...over, events: [...over.events, { kind: 'undone', undoes: 2, seq: 3, at: '2026-11-01T11:01:00Z' }] };
   assert.deepEqual(usesOf([undone]), [], 'taken back, it is on the shelf again');
 });
 
-test('only the first pour of a piece takes its primer', () => {
-  const done = (id: string, day: string): Pour => ({
-    ...pourOf([{ kind: 'mixed', batch: 0 }, { kind: 'done' }]),
-    id,
-    startedAt: `2026-11-${day}T10:00:00Z`,
-  });
+test('only the first pour of a piece takes its primer, and one that was given up is not the first', () => {
+  const on = (id: string, day: string, ...said: Said[]): Pour => ({ ...told(...said), id, startedAt: `2026-11-${day}T10:00:00Z` });
   const gesso = (taken: Taken[]): number =>
     sum(taken.filter((t) => t.of.kind === 'supply' && t.of.supply === 'gesso').map((t) => t.amount));
-  const [later, earlier] = usesOf([done('later', '09'), done('earlier', '08')]);
+  const [later, earlier] = usesOf([
+    on('later', '09', mixed, done),
+    on('earlier', '08', mixed, done),
+    on('given', '07', { kind: 'abandoned', why: 'rain' }),
+  ]);
   assert.equal(gesso(later!.taken), 0);
   assert.ok(gesso(earlier!.taken) > 0);
 });

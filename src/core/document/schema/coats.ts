@@ -23,12 +23,13 @@ export const Until = Type.Enum(['tacky', 'recoat', 'hard']);
 export type Until = Static<typeof Until>;
 
 /**
- * What every coat has. `samePour` joins it to the one below; `ownBatch` begins a new mixing of its resin all the same.
+ * What every coat has. `name` is the artist's own; `samePour` joins it to the one below, if there is one; `ownBatch` begins a new mixing of its resin all the same.
  * Left out: `over` is the ordinary part for its kind, `edge` the board's; `inset` keeps it back from the rim, mm;
- * `waits` names a lower coat and how far that must be.
+ * `waits` names a lower coat and how far that must be; while that coat lies above, it waits for nothing.
  */
 const coat = {
   id: id(),
+  name: Type.Optional(name()),
   resinId: id(),
   samePour: Type.Boolean(),
   ownBatch: Type.Optional(Type.Boolean()),
@@ -69,8 +70,9 @@ const ClearCoat = object({ ...filmed, kind: Type.Literal('clear') });
 /** Clear that levels over everything below it; `cover` is over the highest point, mm. */
 const TopCoat = object({ ...coat, kind: Type.Literal('top'), cover: range(limits.film) });
 /**
- * White along the shore, or along a breaker, pushed by heat; `layAt` is minutes after mixing. Each of its `lines` is
- * `lineWidth` wide and `lineHeight` high.
+ * White along the shore, or along a breaker, pushed by heat. `layAt` is minutes after its cup was mixed; left out, it is
+ * laid when it is crispest. `rest` is how long it lies before the first heat, min. Each of its `lines` is `lineWidth` wide
+ * and `lineHeight` high. The drops of additive go into all of its white, into half of it, or into every cup of the pour.
  */
 const WaveCoat = object({
   ...coat,
@@ -81,13 +83,15 @@ const WaveCoat = object({
   lineHeight: positive(10),
   reachSea: range(limits.reach),
   reachUp: range(limits.reach),
-  layAt: range(limits.minute),
+  layAt: Type.Optional(range(limits.minute)),
+  rest: Type.Optional(range(limits.minute)),
   passes: Type.Integer({ minimum: 0, maximum: 12 }),
   under: Type.Optional(Type.Enum(['barrier', 'gap', 'none', 'white first'])),
   lace: Type.Optional(Type.Enum(['open', 'some', 'bright'])),
   heat: Type.Optional(Type.Enum(['hot air', 'torch then air', 'air then torch', 'hair dryer'])),
   additive: Type.Optional(Type.Enum(['none', 'silicone', 'other'])),
   additiveDrops: Type.Optional(Type.Integer({ minimum: limits.additiveDrops.min, maximum: limits.additiveDrops.max })),
+  additiveInto: Type.Optional(Type.Enum(['the white', 'half of the white', 'every cup'])),
   white: Tint,
 });
 export type SealCoat = Static<typeof SealCoat>;

@@ -13,16 +13,17 @@ export * from './pour';
 export * from './sea';
 export * from './shelf';
 export * from './slope';
+export * from './told';
 export { Point } from './parts';
 
 /**
- * The studio document, version 1: lengths in mm, volumes in ml, weights in g, temperatures in °C,
+ * The studio document, version 2: lengths in mm, volumes in ml, weights in g, temperatures in °C,
  * shares as fractions of 1, times as ISO 8601 in UTC. What can be computed is never stored.
  */
 export const Studio = Type.Object(
   {
     format: Type.Literal('nerite-studio'),
-    version: Type.Literal(1),
+    version: Type.Literal(2),
     settings: Settings,
     method: Method,
     rooms: Type.Array(Room, { minItems: 1 }),
@@ -34,6 +35,6 @@ export const Studio = Type.Object(
     stock: Type.Optional(Type.Array(Stock)),
     slopes: Type.Optional(Type.Array(Slope)),
   },
-  { $id: 'nerite-studio-1', title: 'Nerite studio document, version 1', additionalProperties: false },
+  { $id: 'nerite-studio-2', title: 'Nerite studio document, version 2', additionalProperties: false },
 );
 export type Studio = Static<typeof Studio>;

@@ -2,7 +2,10 @@ import Type, { type Static } from 'typebox';
 import { limits } from '../limits';
 import { object, range, positive, from0, id, name, hourOfDay, rgb } from './parts';
 
-/** Times are equivalent ages of the film at `refC`; `loadLimit` is colourant over A + B, by weight or by volume. */
+/**
+ * Times are equivalent ages at `refC`. Working and gel time are stated for `statedG` of mix left in a cup, g, 100 where it
+ * is left out; 0 where they are those of a film. `loadLimit` is colourant over A + B, by weight or by volume.
+ */
 export const Resin = object({
   id: id(),
   name: name(),
@@ -15,6 +18,7 @@ export const Resin = object({
   stirMin: positive(30),
   workingMin: positive(600),
   gelMin: positive(6000),
+  statedG: Type.Optional(from0(limits.statedMass.max)),
   recoatFromH: positive(240),
   bondUntilH: positive(480),
   handleH: positive(480),
@@ -73,7 +77,9 @@ export type Drying = Static<typeof Drying>;
 /**
  * The studio's habits: what the amounts and the windows rest on. `heldBack` is the part of every tint kept for
  * corrections, none where it is left out; `runOff` is what becomes of what drips, lost where it is left out; without
- * `batches` each resin of a pour is mixed at once.
+ * `batches` each resin of a pour is mixed at once. A batch is not split under `smallestMix`, g, nor a session into more
+ * than `mostMixings`; no cup is under `smallestCup`, ml, none of white under `smallestWhite`; white is `whiteFactor` times
+ * what its reach or its line takes; cups are laid at `layMlPerMin`. Where one of these is left out it asks for nothing.
  */
 export const Method = object({
   spare: range(limits.spare),
@@ -96,6 +102,12 @@ export const Method = object({
   heldBack: Type.Optional(range(limits.spare)),
   runOff: Type.Optional(Type.Enum(['lost', 'caught', 'painted up'])),
   batches: Type.Optional(Type.Enum(['split when needed', 'one a resin'])),
+  smallestMix: Type.Optional(range(limits.smallestMix)),
+  mostMixings: Type.Optional(Type.Integer({ minimum: limits.mixings.min, maximum: limits.mixings.max })),
+  smallestCup: Type.Optional(range(limits.smallestCup)),
+  smallestWhite: Type.Optional(range(limits.smallestCup)),
+  whiteFactor: Type.Optional(range(limits.whiteFactor)),
+  layMlPerMin: Type.Optional(range(limits.layRate)),
 });
 export type Method = Static<typeof Method>;
 

@@ -1,53 +1,76 @@
-import Type, { type Static } from 'typebox';
+import Type, { type Static, type TSchema } from 'typebox';
 import { limits } from '../limits';
 import { Colourant, Method, Resin, Room } from './materials';
 import { Piece } from './piece';
-import { object, range, positive, from0, id, text, moment, tagged } from './parts';
+import { object, range, positive, from0, id, text, moment } from './parts';
+import { CupRef, StepRef, Told } from './told';
 
 const event = { seq: Type.Integer({ minimum: 1, maximum: 100000 }), at: moment() };
+const batch = () => Type.Integer({ minimum: 0, maximum: 60 });
+const oldCup = () => Type.String({ minLength: 1, maxLength: 160 });
+
+/** What is put on the scale: a part of the mix, clear filled into a cup, or what goes into it. */
+export const Weighed = Type.Enum(['A', 'B', 'fill', 'sand', 'colourant']);
+export type Weighed = Static<typeof Weighed>;
+
 /**
- * `cup` names a cup of the plan the pour was started from; `tinted` is what was weighed into it; `undone` takes back the
- * event of that number.
+ * What happened, by the identity of what was told. `weighed` is one take, which others of the same thing add to; `did` is
+ * a step; `replanned` brings the plan that holds from then on; `undone` takes back the event of that number. The version
+ * before wrote `poured`, `white laid` and `tinted`, with its own names of cups; they are kept as they were.
  */
 export type PourEvent = { seq: number; at: string } & (
   | { kind: 'mixed'; batch: number; aG?: number; bG?: number }
+  | { kind: 'weighed'; batch: number; what: Weighed; cup?: CupRef; colourantId?: string; grams: number }
+  | { kind: 'did'; step: StepRef }
+  | { kind: 'heat pass' }
+  | { kind: 'note'; text: string }
+  | { kind: 'replanned'; told: Told; why?: string }
+  | { kind: 'abandoned'; why: string }
+  | { kind: 'done' }
+  | { kind: 'undone'; undoes: number }
   | { kind: 'tinted'; cup: string; colourantId: string; grams: number }
   | { kind: 'poured'; cup: string }
   | { kind: 'white laid'; coatId: string }
-  | { kind: 'heat pass' }
-  | { kind: 'note'; text: string }
-  | { kind: 'done' }
-  | { kind: 'undone'; undoes: number }
 );
-export const PourEvent = tagged<PourEvent>(
-  object({
-    ...event,
-    kind: Type.Literal('mixed'),
-    batch: Type.Integer({ minimum: 0, maximum: 60 }),
-    aG: Type.Optional(positive(100000)),
-    bG: Type.Optional(positive(100000)),
-  }),
-  object({
-    ...event,
-    kind: Type.Literal('tinted'),
-    cup: Type.String({ minLength: 1, maxLength: 160 }),
-    colourantId: id(),
-    grams: from0(10000),
-  }),
-  object({ ...event, kind: Type.Literal('poured'), cup: Type.String({ minLength: 1, maxLength: 160 }) }),
-  object({ ...event, kind: Type.Literal('white laid'), coatId: id() }),
-  object({ ...event, kind: Type.Literal('heat pass') }),
-  object({ ...event, kind: Type.Literal('note'), text: text() }),
-  object({ ...event, kind: Type.Literal('done') }),
-  object({ ...event, kind: Type.Literal('undone'), undoes: Type.Integer({ minimum: 1, maximum: 100000 }) }),
-);
+
+const kinds: Record<PourEvent['kind'], Record<string, TSchema>> = {
+  mixed: { batch: batch(), aG: Type.Optional(positive(100000)), bG: Type.Optional(positive(100000)) },
+  weighed: {
+    batch: batch(),
+    what: Weighed,
+    cup: Type.Optional(CupRef),
+    colourantId: Type.Optional(id()),
+    grams: positive(100000),
+  },
+  did: { step: StepRef },
+  'heat pass': {},
+  note: { text: text() },
+  replanned: { told: Told, why: Type.Optional(text()) },
+  abandoned: { why: text() },
+  done: {},
+  undone: { undoes: Type.Integer({ minimum: 1, maximum: 100000 }) },
+  tinted: { cup: oldCup(), colourantId: id(), grams: from0(10000) },
+  poured: { cup: oldCup() },
+  'white laid': { coatId: id() },
+};
+
+/** An event of a kind this version knows is checked whole; one of another kind is kept as it is, and read by no one. */
+export const PourEvent = Type.Unsafe<PourEvent>({
+  type: 'object',
+  required: ['seq', 'at', 'kind'],
+  properties: { ...event, kind: Type.String({ minLength: 1, maxLength: 40 }) },
+  allOf: Object.entries(kinds).map(([kind, fields]) => ({
+    if: { type: 'object', required: ['kind'], properties: { kind: { const: kind } } },
+    then: object({ ...event, kind: Type.Literal(kind), ...fields }),
+  })),
+});
 
 export const Verdict = Type.Enum(['make it again', 'change something', 'start over']);
 export type Verdict = Static<typeof Verdict>;
 
-/** What a pour was planned from, kept whole so that later edits of the piece cannot change the record. */
+/** What a pour was planned from, kept whole beside what it was told: the pieces, the materials, the room and the habits. */
 export const Planned = object({
-  piece: Piece,
+  pieces: Type.Array(Piece, { minItems: 1, maxItems: 12 }),
   resins: Type.Array(Resin),
   colourants: Type.Array(Colourant),
   room: Room,
@@ -55,12 +78,16 @@ export const Planned = object({
 });
 export type Planned = Static<typeof Planned>;
 
-/** A session at the bench: the inputs it was planned from and its append-only events. */
+/** Which coats of a piece a pour lays. */
+export const PouredCoats = object({ pieceId: id(), coatIds: Type.Array(id(), { minItems: 1, maxItems: 12 }) });
+export type PouredCoats = Static<typeof PouredCoats>;
+
+/** A session at the bench, of one piece or several: what it was planned from, what it was told, and its append-only events. */
 export const Pour = object({
   id: id(),
-  pieceId: id(),
-  coatIds: Type.Array(id(), { minItems: 1, maxItems: 12 }),
+  of: Type.Array(PouredCoats, { minItems: 1, maxItems: 12 }),
   planned: Planned,
+  told: Type.Optional(Told),
   startedAt: moment(),
   roomC: range(limits.room),
   events: Type.Array(PourEvent),

@@ -1,0 +1,37 @@
+import { startingMeasures } from './defaults';
+
+type Loose = Record<string, unknown>;
+
+const isRecord = (value: unknown): value is Loose => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Times of a resin were read as those of a film then, and what was poured went by that. */
+const ofFilm = (resin: unknown): unknown => (isRecord(resin) ? { ...resin, statedG: 0 } : resin);
+
+/** A pour of version 1 was of one piece; what it was planned from named that piece alone. Its events stay as they are. */
+export function upgradedPour(pour: unknown): unknown {
+  if (!isRecord(pour) || 'of' in pour) return pour;
+  const { pieceId, coatIds, planned, ...rest } = pour;
+  if (!isRecord(planned)) return { ...rest, of: [{ pieceId, coatIds }], planned };
+  const { piece, resins, ...means } = planned;
+  const read = Array.isArray(resins) ? resins.map(ofFilm) : resins;
+  return { ...rest, of: [{ pieceId, coatIds }], planned: { ...means, resins: read, pieces: [piece] } };
+}
+
+/** Habits of version 1, with those that came since; a cup took two minutes to lay then, whatever was in it. */
+export const upgradedMethod = (method: unknown): unknown =>
+  isRecord(method) ? { ...startingMeasures, ...method, ...(method['layMinPerCup'] === 2 && { layMinPerCup: 1 }) } : method;
+
+/**
+ * A studio of version 1 as it stands in this one, not yet checked: whatever is out of place in it stays where it was.
+ * What its pours were told is not known here; the planner tells them once.
+ */
+export function upgradedStudio(studio: Loose): Loose {
+  if (studio['version'] !== 1) return studio;
+  const { pours, method } = studio;
+  return {
+    ...studio,
+    version: 2,
+    ...('method' in studio && { method: upgradedMethod(method) }),
+    ...('pours' in studio && { pours: Array.isArray(pours) ? pours.map(upgradedPour) : pours }),
+  };
+}

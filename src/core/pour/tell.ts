@@ -1,0 +1,86 @@
+import type { Told, ToldBatch, ToldCup } from '#core/document';
+import { planBatch, planSteps, benchOf, type Batch, type Cup, type Means, type Together } from '#core/plan';
+import { boardSupplies } from './boards';
+
+/** Figures are kept to a thousandth of their unit, finer than any hand measures. */
+const r = (value: number): number => Math.round(value * 1000) / 1000;
+const rounded = ({ from, until }: { from: number; until: number }) => ({ from: r(from), until: r(until) });
+
+function toldBatch({ resin, ml, parts, windows, cups, white }: Batch, at: number): ToldBatch {
+  const hasWhite = cups.some((c) => c.id.role === 'white');
+  const open = hasWhite && windows.white.until > windows.white.from;
+  return {
+    resinId: resin.id,
+    resin: resin.name,
+    at: r(at),
+    stirMin: r(resin.stirMin),
+    ml: r(ml),
+    aMl: r(parts.aMl),
+    bMl: r(parts.bMl),
+    aG: r(parts.aG),
+    bG: r(parts.bG),
+    ...(open && { white: rounded(windows.white), whiteBest: rounded(windows.whiteBest) }),
+    lastMoves: rounded(windows.lastMoves),
+    heatUntil: r(windows.heatUntil),
+    ...(hasWhite && { whiteCup: { ml: r(white.ml), multiplier: r(white.multiplier) } }),
+  };
+}
+
+function toldCup(cup: Cup, batch: number): ToldCup {
+  const { id, name, ml, needed, makeup, parts, sandG, doses, made, colour } = cup;
+  return {
+    id,
+    batch,
+    name,
+    ml: r(ml),
+    needed: r(needed),
+    over: r(makeup.spare + makeup.heldBack + makeup.surplus),
+    aG: r(parts.aG),
+    bG: r(parts.bG),
+    sandG: r(sandG),
+    ...(made.sand?.pressed && { pressed: true }),
+    doses: doses.map(({ colourantId, name: called, grams, count, letDown }) => ({
+      colourantId,
+      name: called,
+      grams: Math.round(grams * 1e6) / 1e6,
+      ...(count !== undefined && { count }),
+      ...(letDown !== undefined && { letDown }),
+    })),
+    ...(made.additive && { additive: made.additive }),
+    ...(colour && { colour }),
+  };
+}
+
+/** All that a session is told, as it is planned now. @param roomC at the bench, °C */
+export function tell({ chosen, batches, steps, laid }: Together, roomC: number): Told {
+  const toldSteps = steps.map((step) => ({
+    ...step,
+    at: r(step.at),
+    mixedAt: r(step.mixedAt),
+    uses: step.uses.map((u) => ({ ...u, ml: r(u.ml), boards: u.boards.map((b) => ({ ...b, ml: r(b.ml) })) })),
+    ...(step.area !== undefined && { area: r(step.area) }),
+    ...(step.grams !== undefined && { grams: r(step.grams) }),
+    ...(step.coat && { coat: { ...step.coat, film: r(step.coat.film) } }),
+  }));
+  return {
+    roomC,
+    coats: laid.map(({ piece, coat, number, name }) => ({ piece: piece.id, coat: coat.id, number, name })),
+    batches: batches.map((batch, i) => toldBatch(batch, steps.find((s) => s.id.does === 'mix' && s.id.batch === i)?.at ?? 0)),
+    cups: batches.flatMap((batch, i) => batch.cups.map((cup) => toldCup(cup, i))),
+    steps: toldSteps,
+    supplies: chosen.flatMap(({ plan }) => boardSupplies(plan)),
+  };
+}
+
+/**
+ * A session planned for one temperature with its clocks run at another: the same batches and cups, with the windows and
+ * minutes they have there.
+ */
+export function atBench(session: Together, means: Means, roomC: number): Together {
+  const bench = benchOf({ ...means, roomC });
+  const batches = session.batches.map((batch) => ({
+    ...planBatch(batch.resin, batch.cups, bench, batch.care),
+    ...(batch.because && { because: batch.because }),
+  }));
+  return { ...session, batches, steps: planSteps(session.laid, batches, bench) };
+}
