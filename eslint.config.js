@@ -54,6 +54,21 @@ export default ts.config(
     },
   },
   {
+    files: ['**/*.svelte'],
+    rules: {
+      // a button in a form sends it unless it says otherwise, and a dialog's way out must not
+      'svelte/button-has-type': 'error',
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            'SvelteElement[kind="component"][name.property.name=/^(Close|Cancel|Action)$/]:not(:has(SvelteAttribute[key.name="type"]))',
+          message: 'Give it a type: without one it sends the form it stands in.',
+        },
+      ],
+    },
+  },
+  {
     files: ['**/*.svelte', '**/*.svelte.ts'],
     languageOptions: { parser: svelteParser, parserOptions: { parser: ts.parser } },
     rules: {

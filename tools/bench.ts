@@ -156,8 +156,9 @@ function largeStudio(pieces: number, lines: number): Studio {
   const pours: Studio['pours'] = [];
   for (let n = 0, i = 0; n < lines; i++) {
     const from = studio.pours[i % studio.pours.length]!;
-    const piece = { ...from.planned.piece, id: grown[i % pieces]!.id };
-    pours.push({ ...from, id: `large-${i}`, pieceId: piece.id, planned: { ...from.planned, piece } });
+    const piece = { ...from.planned.pieces[0]!, id: grown[i % pieces]!.id };
+    const { coatIds } = from.of[0]!;
+    pours.push({ ...from, id: `large-${i}`, of: [{ pieceId: piece.id, coatIds }], planned: { ...from.planned, pieces: [piece] } });
     n += from.events.length;
   }
   return { ...studio, pieces: grown, pours };

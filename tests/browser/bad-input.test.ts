@@ -59,12 +59,12 @@ visit('a film of nothing, of letters, of 90 mm', {}, async ({ page, base }) => {
 visit('a file of the wrong kind, from a later version, or broken inside changes nothing and says where', {}, async ({ page, base }) => {
   const text = await exportStudio(page, base);
   const studio = JSON.parse(text);
-  const later = JSON.stringify({ ...studio, version: 2 });
+  const later = JSON.stringify({ ...studio, version: 3 });
   const broken = JSON.stringify({ ...studio, pieces: [{ ...studio.pieces[0], thickness: -3 }, ...studio.pieces.slice(1)] });
   for (const [file, says] of [
     ['a letter, not a studio', 'found text beginning “a letter, not a studio”, expected a Nerite studio file (JSON).'],
     ['', 'found an empty file'],
-    [later, 'At /version: found 2, expected 1; the file was written by a later Nerite, so open it there.'],
+    [later, 'At /version: found 3, expected 2; the file was written by a later Nerite, so open it there.'],
     [broken, 'At /pieces/0/thickness: found -3, expected a number from 1.'],
   ] as const) {
     await openFile(page, base, file, 'letter.json');

@@ -32,7 +32,7 @@ visit('coats are put in another order by drag, by Alt with the arrow keys, and b
   await coat(page, /^4 Glaze/).waitFor();
 
   const handle = (await page.getByRole('button', { name: 'Move Clear top, coat 6' }).boundingBox())!;
-  const target = (await page.getByRole('button', { name: 'Move Wave, coat 5' }).boundingBox())!;
+  const target = (await page.getByRole('button', { name: 'Move Wave 2, coat 5' }).boundingBox())!;
   await page.mouse.move(handle.x + 8, handle.y + 8);
   await page.mouse.down();
   await page.mouse.move(handle.x + 10, handle.y + 30, { steps: 6 });
@@ -81,13 +81,11 @@ visit('the schools: the usual is marked, its reason one tap away, and another wa
   assert.match(await under.locator('option').first().innerText(), /clear barrier \(usual\)/);
   await page.getByRole('button', { name: 'Why: under the white' }).click();
   await page.getByText('A barrier keeps white from going blue, and lets it float and thin out.').waitFor();
-  const white = await cupMl(page, 'White');
+  const byLine = async (): Promise<number> =>
+    Number(/by its line ([\d.]+)/.exec(await page.getByText(/^White by its reach/).innerText())![1]);
+  const before = await byLine();
   await page.getByLabel('lace wanted', { exact: true }).selectOption('bright');
-  await until(
-    () => cupMl(page, 'White'),
-    (ml) => ml > 1.15 * white,
-    'a bright line takes more white',
-  );
+  await until(byLine, (ml) => ml > 1.15 * before, 'a bright line takes more white');
   await under.selectOption('none');
   await page.getByRole('row', { name: /^Clear held back/ }).waitFor({ state: 'detached' });
   await page.getByLabel('heat', { exact: true }).selectOption('torch then air');

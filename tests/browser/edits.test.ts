@@ -93,7 +93,7 @@ visit('a shoreline dragged off the board stays on it; where it leaves no beach, 
 visit('a load over the limit stops, and the recipe in the open row brings it back', {}, async ({ page, base }) => {
   await page.goto(base + cove);
   await page.getByRole('button', { name: /^White/ }).click();
-  await page.getByText(/The drawn line takes 3\.\d ml/).waitFor();
+  await page.getByText(/The drawn line takes \d+(\.\d)? ml/).waitFor();
   await page.getByLabel('White paste').fill('9 %');
   await page.keyboard.press('Enter');
   await page.getByText('White holds 9 % colourant; Slow coating takes 6 %.').waitFor();

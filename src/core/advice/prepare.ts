@@ -1,4 +1,6 @@
 import { holesOf, materials } from '#core/document';
+import { inside, rimRings } from '#core/geometry';
+import { hourMarks } from '#core/prepare';
 import { plain } from '#core/units';
 import type { Finding, Rule } from './finding';
 
@@ -74,10 +76,12 @@ export const holeUntaped: Rule = ({ plan }) => {
 export const clockDoesNotFit: Rule = ({ plan }) => {
   const { clock, thickness, surface } = plan.piece;
   if (!clock) return [];
-  const built = plan.coats.reduce(
-    (sum, c) => sum + (c.coat.kind === 'wave' ? 0 : c.regions.beach.area + c.regions.sea.reduce((a, r) => a + r.area, 0) > 0 ? c.film : 0),
-    0,
-  );
+  // what lies on the thickest part of the face; the shaft may stand in any of them
+  const films = plan.coats.filter((c) => c.coat.kind !== 'wave');
+  const parts = [0, ...plan.cut.sea.map((_, i) => i + 1)];
+  const over = (part: number): number =>
+    films.filter((c) => [c.regions.beach, ...c.regions.sea][part]!.area > 0).reduce((sum, c) => sum + c.film, 0);
+  const built = Math.max(0, ...parts.map(over));
   const board = thickness * (surface.doubled ? 2 : 1);
   const total = board + built;
   const found: Finding[] = [];
@@ -92,12 +96,13 @@ export const clockDoesNotFit: Rule = ({ plan }) => {
       fix: `Take a movement with ${plain(Math.ceil(total + 2), 0)} mm of thread, or recess the back.`,
     });
   const reach = Math.min(plan.bounds.width, plan.bounds.height) / 2;
-  if (clock.dial >= reach)
+  const rim = rimRings(plan.piece.shape);
+  if (hourMarks(plan.piece).some((mark) => !inside(mark, rim)))
     found.push({
       code: 'clock-dial-wide',
       severity: 'warn',
       where: {},
-      says: `Hour marks on a circle of ${plain(clock.dial, 0)} mm miss the face; it reaches ${plain(reach, 0)} mm from the middle.`,
+      says: `Hour marks ${plain(clock.dial, 0)} mm from the middle miss the face; it reaches ${plain(reach, 0)} mm there at most.`,
       why: 'Some marks would stand off the board.',
       fix: `Set the dial to less than ${plain(reach, 0)} mm.`,
     });

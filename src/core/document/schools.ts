@@ -35,7 +35,11 @@ export const lace: School<NonNullable<WaveCoat['lace']>> = {
 export const lines: School<'fine' | 'bold'> = {
   question: 'white line',
   ways: [
-    { value: 'fine', label: 'several fine, uneven', does: 'Three lines, 5 mm wide and 1.5 mm high; two for open lace.' },
+    {
+      value: 'fine',
+      label: 'several fine, uneven',
+      does: 'Three lines, 5 mm wide and 1.5 mm high; two for open lace, four for a bright line.',
+    },
     { value: 'bold', label: 'one bold', does: 'One line, 10 mm wide and 2.5 mm high.' },
   ],
   why: 'Fine and uneven hides less sea and opens more.',
@@ -164,10 +168,10 @@ export const openOf = (wave: WaveCoat, own: number): number => (wave.lace === 'o
 export const torched = (coat: Coat): coat is WaveCoat =>
   coat.kind === 'wave' && (coat.heat === 'torch then air' || coat.heat === 'air then torch');
 
-/** How a wave is drawn: open lace takes less white, so its lines are fewer or lower. */
+/** How a wave is drawn: open lace takes less white and a bright line more, in fewer or more lines, lower or higher ones. */
 function drawn(how: 'fine' | 'bold', lace: WaveCoat['lace']): Pick<WaveCoat, 'lines' | 'lineWidth' | 'lineHeight'> {
-  const open = lace === 'open';
-  return how === 'fine' ? { lines: open ? 2 : 3, lineWidth: 5, lineHeight: 1.5 } : { lines: 1, lineWidth: 10, lineHeight: open ? 2 : 2.5 };
+  const [lines, lineHeight] = { open: [2, 2] as const, some: [3, 2.5] as const, bright: [4, 3] as const }[lace ?? 'some'];
+  return how === 'fine' ? { lines, lineWidth: 5, lineHeight: 1.5 } : { lines: 1, lineWidth: 10, lineHeight };
 }
 
 const drawnNow = (wave: WaveCoat): 'fine' | 'bold' => ((wave.lines ?? 1) > 1 ? 'fine' : 'bold');

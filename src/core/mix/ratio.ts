@@ -62,7 +62,7 @@ export interface Rescue {
  * @param planned what was wanted, g
  * @param aG, bG  what is in the cup, g
  */
-export function rescue(planned: Split, aG: number, bG: number): Rescue {
+export function rescue(planned: Pick<Split, 'aG' | 'bG'>, aG: number, bG: number): Rescue {
   const k = Math.max(aG / planned.aG, bG / planned.bG);
   const wanted = planned.aG + planned.bG;
   return { addA: k * planned.aG - aG, addB: k * planned.bG - bG, total: k * wanted, surplus: Math.max(0, k - 1) * wanted };

@@ -7,7 +7,7 @@ import { coatNames, planCoat, type CoatPlan } from './coats';
 import { buildUp, gridOf, meanFilm, type BuildUp } from './heights';
 import { siteOf, type Site } from './site';
 import { joinCups } from './joined';
-import { mixed, type Mixed } from './split';
+import { divides, mixed, type Mixed } from './split';
 import type { Step } from './steps';
 
 /** What a piece is planned with: the studio's materials and habits, and the air it is poured in. */
@@ -60,9 +60,16 @@ export interface PiecePlan {
   colours: ChartColours;
 }
 
+/** Whether the cups of a white's own wave are enough for a mixing of their own, where a studio divides at all. */
+function standsAlone(coats: CoatPlan[], { id }: Step, method: Method): boolean {
+  const wave = coats.find((c) => c.piece.id === id.piece && c.coat.id === id.coat);
+  const grams = wave?.cups.reduce((sum, c) => sum + c.parts.aG + c.parts.bG, 0) ?? 0;
+  return divides(method) && wave?.coat.kind === 'wave' && wave.coat.layAt === undefined && grams >= (method.smallestMix ?? 0);
+}
+
 /**
- * Coats mixed with the cups they share. A white that would be past its window when a later wave wants it is mixed anew
- * for that wave.
+ * Coats mixed with the cups they share. A white that would be past its window, when a later wave wants it or when the
+ * films before it take long, is mixed anew for that wave.
  * @param coats  in the order they are laid
  * @param resins whose times are ages of a film
  */
@@ -73,7 +80,7 @@ export function mixedTogether(coats: CoatPlan[], resins: Resin[], bench: Omit<Be
   const late = whites.find((step) => {
     const { white } = result.batches[step.batch]!.windows;
     const first = whites.find((w) => w.batch === step.batch);
-    return first !== step && white.until > white.from && step.at - step.mixedAt > white.until;
+    return (first !== step || standsAlone(coats, step, bench.method)) && white.until > white.from && step.at - step.mixedAt > white.until;
   });
   const at = late ? coats.findIndex((c) => c.piece.id === late.id.piece && c.coat.id === late.id.coat) : -1;
   if (at < 0 || coats[at]!.coat.ownBatch) return result;

@@ -1,4 +1,5 @@
 import type { ToldCup, ToldDose } from '#core/document';
+import type { Cup } from '#core/plan';
 import { plain } from '#core/units';
 
 /** What is counted or weighed of one colourant: "5 drops", "6 drops of 1 : 9", "0.31 g", "0.6 g of 1 : 9". */
@@ -16,7 +17,7 @@ export const writeDoses = (doses: Pick<ToldDose, 'count' | 'letDown' | 'grams'>[
     .join(' + ');
 
 /** What of a cup is written about: its doses, its sand, its additive. */
-type Contents = Pick<ToldCup, 'doses' | 'sandG' | 'pressed' | 'additive'>;
+export type Contents = Pick<ToldCup, 'doses' | 'sandG' | 'pressed' | 'additive'>;
 
 /** All that goes into a cup beside resin, each in a few words: "5 drops Phthalo blue tint". */
 export const writeContents = ({ doses, sandG, pressed, additive }: Contents): string[] => [
@@ -24,3 +25,11 @@ export const writeContents = ({ doses, sandG, pressed, additive }: Contents): st
   ...(sandG > 0 ? [`${plain(sandG, 0)} g sand${pressed ? ', pressed in on the board' : ''}`] : []),
   ...(additive ? [`${additive.drops} drop${additive.drops === 1 ? '' : 's'} ${additive.name}`] : []),
 ];
+
+/** What goes into a cup that is planned and not told yet. */
+export const contentsOf = ({ doses, sandG, made }: Cup): Contents => ({
+  doses,
+  sandG,
+  ...(made.sand?.pressed && { pressed: true }),
+  ...(made.additive && { additive: made.additive }),
+});

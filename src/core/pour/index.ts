@@ -5,5 +5,6 @@ export * from './contents';
 export * from './boards';
 export * from './older';
 export * from './clock';
+export * from './bench';
 export * from './weights';
 export * from './weighing';

@@ -2,3 +2,4 @@
 export * from './times';
 export * from './session';
 export * from './standing';
+export * from './below';

@@ -1,6 +1,9 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
 import {
   startingVessels,
+  upgradedMethod,
+  upgradedPour,
+  upgradedStudio,
   type Colourant,
   type Method,
   type Piece,
@@ -14,6 +17,7 @@ import {
   type Studio,
   type Vessel,
 } from '#core/document';
+import { toldStudio, withTold } from '#core/pour';
 
 /** Tables whose rows are edited by hand, and what is in them. */
 export interface Edited {
@@ -101,6 +105,25 @@ class NeriteDb extends Dexie {
           });
       });
     this.version(3).stores({ slopes: 'id' });
+    // a pour is of several pieces, and keeps what it was told; those from before are told once, by the planner as it is now
+    this.version(4)
+      .stores({ pours: 'id' })
+      .upgrade(async (old) => {
+        const events = await old.table<StoredEvent>('events').toArray();
+        const pours = await old.table<StoredPour>('pours').toArray();
+        const told = pours.map((pour) => {
+          const { events: _, ...rest } = withTold({
+            ...(upgradedPour(pour) as StoredPour),
+            events: events.filter((e) => e.pourId === pour.id),
+          });
+          return rest;
+        });
+        await old.table('pours').bulkPut(told);
+        const method: unknown = (await old.table('kept').get('method'))?.value;
+        if (method) await old.table('kept').put({ name: 'method', value: upgradedMethod(method) });
+        const before = (await old.table('kept').get('before'))?.value as Studio | undefined;
+        if (before) await old.table('kept').put({ name: 'before', value: toldStudio(upgradedStudio(before) as unknown as Studio) });
+      });
   }
 }
 

@@ -46,8 +46,10 @@ class Shared {
 
   /** What pieces are planned with, by day in the studio's room. */
   readonly means = $derived.by((): Means | undefined => {
-    const { resins, colourants, method, room } = this;
-    return resins && colourants && method && room ? { resins, colourants, method, roomC: room.dayC } : undefined;
+    const { resins, colourants, method, room, settings } = this;
+    return resins && colourants && method && room && settings
+      ? { resins, colourants, method, roomC: room.dayC, scaleStep: settings.scaleStep }
+      : undefined;
   });
 }
 

@@ -54,7 +54,7 @@ export function readBench(): Promise<Bench | undefined> {
 export function readStudio(): Promise<Studio | undefined> {
   return db.transaction('r', everything, async () => {
     const bench = await readBench();
-    return bench && { format: 'nerite-studio', version: 1, ...bench, pours: await readPours() };
+    return bench && { format: 'nerite-studio', version: 2, ...bench, pours: await readPours() };
   });
 }
 

@@ -1,4 +1,5 @@
 import { emptyStudio, movedTo, openStudio, writeStudio, type Opened } from '#core/document';
+import { toldStudio } from '#core/pour';
 import { kept } from './db';
 import { isStarted, readStudio, replaceStudio } from './studio';
 
@@ -15,14 +16,17 @@ export async function exportText(): Promise<string> {
 export { replaceStudio };
 
 /** Reads a file without storing anything: a studio, or what is wrong with it. */
-export const readFileText = (text: string): Opened => openStudio(text);
+export function readFileText(text: string): Opened {
+  const opened = openStudio(text);
+  return opened.ok ? { ...opened, studio: toldStudio(opened.studio) } : opened;
+}
 
 /** The sample studio, moved so that its last pour was today or yesterday. */
 async function sampleStudio(): Promise<ReturnType<typeof emptyStudio>> {
   const answer = await fetch('/api/sample');
   const opened = openStudio(await answer.text());
   if (!opened.ok) throw new Error('The sample studio that came with this Nerite does not open.');
-  return movedTo(opened.studio, SAMPLE_NOW, Date.now());
+  return movedTo(toldStudio(opened.studio), SAMPLE_NOW, Date.now());
 }
 
 export const startEmpty = (): Promise<void> => replaceStudio(emptyStudio());

@@ -21,8 +21,9 @@
       <AlertDialog.Title class="font-serif text-[22px]">{title}</AlertDialog.Title>
       <AlertDialog.Description class="mt-2 text-soft">{@render children()}</AlertDialog.Description>
       <div class="mt-5 flex justify-end gap-2">
-        <AlertDialog.Cancel class="button">Leave it</AlertDialog.Cancel>
+        <AlertDialog.Cancel type="button" class="button">Leave it</AlertDialog.Cancel>
         <AlertDialog.Action
+          type="button"
           class="button button-main"
           onclick={() => {
             open = false;

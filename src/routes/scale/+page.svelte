@@ -2,8 +2,9 @@
   import { tinykeys } from 'tinykeys';
   import { onDestroy } from 'svelte';
   import { page } from '$app/state';
-  import { vesselsOf } from '#core/document';
-  import { planTogether, weighingOf, type WeighLine } from '#core/plan';
+  import { vesselsOf, type PourEvent } from '#core/document';
+  import { planTogether } from '#core/plan';
+  import { insideOf, tell, weighingOf, weightsOf, type WeighLine } from '#core/pour';
   import { readSession } from '#core/record';
   import { plain } from '#core/units';
   import { simulatedScale } from '$lib/devices/simulated';
@@ -18,9 +19,11 @@
   import Lines from './Lines.svelte';
   import Now from './Now.svelte';
 
+  type Take = Extract<PourEvent, { kind: 'weighed' }>;
+
   /**
-   * A batch weighed line by line: A, B, then each cup and its colourants. For a pour under way it is recorded; else it is
-   * a batch made up beforehand, and nothing is kept.
+   * A batch weighed line by line: A, B, then each cup and its colourants. For a pour under way each take is recorded as it
+   * is taken, so a reload goes on; else it is a batch made up beforehand, and nothing is kept.
    */
   const pourId = $derived(page.url.searchParams.get('pour'));
   const number = $derived(Number(page.url.searchParams.get('batch') ?? 0));
@@ -32,30 +35,31 @@
     const chosen = pourId || !pieces || !means ? [] : readChosen(page.url.searchParams.get('with') ?? '', pieces, means);
     return chosen.length && means ? planTogether(chosen, means) : undefined;
   });
-  const batches = $derived(session ? session.plan.batches : together?.batches);
-  const batch = $derived(batches?.[number]);
+  const told = $derived(session ? session.told : together && tell(together, shared.means!.roomC));
+  const batch = $derived(told?.batches[number]);
+  const resins = $derived(session ? session.pour.planned.resins : (shared.resins ?? []));
+  const resin = $derived(resins.find((r) => r.id === batch?.resinId));
+  const cups = $derived(told?.cups.filter((c) => c.batch === number) ?? []);
   const colourants = $derived(session ? session.pour.planned.colourants : (shared.colourants ?? []));
   const mixed = $derived(session?.mixedAt.has(number) ?? false);
   const back = $derived(pourId ? `/pour/${pourId}` : `/mix?with=${page.url.searchParams.get('with') ?? ''}`);
 
-  let inside = $state.raw<ReadonlyMap<string, number>>(new Map());
+  /** Takes of a batch that is made up beforehand. */
+  let beforehand = $state.raw<Take[]>([]);
+  const isTake = (event: PourEvent): event is Take => event.kind === 'weighed' && event.batch === number;
+  const taken = $derived(((session ? session.events : beforehand) as PourEvent[]).filter(isTake));
   let kept = $state.raw<ReadonlySet<string>>(new Set());
-  /** What each take added, so that the last one can be taken back. */
-  let taken = $state.raw<{ key: string; grams: number }[]>([]);
-  /** What was recorded of this batch in its pour, under what is being added. */
-  const recorded = $derived.by(() => {
-    const known = new Map<string, number>();
-    for (const e of session?.events ?? []) {
-      if (e.kind === 'mixed' && e.batch === number && batch) {
-        known.set('A', e.aG ?? batch.parts.aG);
-        known.set('B', e.bG ?? batch.parts.bG);
-      }
-      if (e.kind === 'tinted') known.set(`tint ${e.cup} ${e.colourantId}`, e.grams);
-    }
+  const inside = $derived.by(() => {
+    if (!told || !batch) return new Map<string, number>();
+    const known = insideOf(weightsOf(session ? session.events : beforehand, told, number), cups);
+    // what met without a weight was put together as it was told
+    if (mixed && !known.has('A')) known.set('A', batch.aG);
+    if (mixed && !known.has('B')) known.set('B', batch.bG);
     return known;
   });
-  const all = $derived(new Map([...recorded, ...inside]));
-  const weighing = $derived(batch && settings ? weighingOf(batch, colourants, all, settings.scaleStep, kept) : undefined);
+  const weighing = $derived(
+    batch && resin && settings ? weighingOf({ batch, cups, resin }, colourants, inside, settings.scaleStep, kept) : undefined,
+  );
   let chosen = $state('');
   const line = $derived(weighing?.lines.find((l) => l.key === chosen && l.left > 0) ?? weighing?.current);
 
@@ -64,38 +68,39 @@
   onDestroy(() => scale.end());
   let writing = $state(false);
 
-  /** Takes what the scale shows, or what was typed, as put into the vessel; a second go adds to the first. */
-  async function take(grams: number) {
-    if (!line || !Number.isFinite(grams) || grams <= 0) return;
-    const { key, cup, colourantId } = line;
-    const sum = Number(((all.get(key) ?? 0) + grams).toFixed(4));
+  /** Takes what the scale shows, what was typed or what was counted as put into the vessel; a second go adds to the first. */
+  async function take(shown: number) {
+    if (!line || !Number.isFinite(shown) || shown <= 0) return;
+    const { kind, cup, colourantId, drops, letDown = 0 } = line;
+    // of a let-down the scale shows the clear too
+    const grams = Number((drops ? shown : shown / (letDown + 1)).toFixed(6));
+    const happening = {
+      kind: 'weighed' as const,
+      batch: number,
+      what: kind,
+      grams,
+      ...(cup && { cup: cup.id }),
+      ...(colourantId !== undefined && { colourantId }),
+    };
     // in a pour it is on the disk before it shows
-    if (pourId && cup && colourantId && !(await attempt(() => record(pourId, { kind: 'tinted', cup: cup.key, colourantId, grams: sum }))))
-      return;
-    inside = new Map([...inside, [key, sum]]);
-    taken = [...taken, { key, grams }];
+    if (pourId) {
+      if (!(await attempt(() => record(pourId, happening)))) return;
+    } else beforehand = [...beforehand, { ...happening, seq: beforehand.length + 1, at: new Date().toISOString() }];
     chosen = '';
     if (scale.connected) await scale.tare();
   }
   async function takeBack() {
     const last = taken.at(-1);
     if (!last) return;
-    const before = Number(((all.get(last.key) ?? 0) - last.grams).toFixed(4));
-    const undone = session?.events.findLast((e) => e.kind === 'tinted' && `tint ${e.cup} ${e.colourantId}` === last.key);
-    if (pourId && undone && !(await attempt(() => record(pourId, { kind: 'undone', undoes: undone.seq })))) return;
-    const next = new Map(inside);
-    if (before > 0) next.set(last.key, before);
-    else next.delete(last.key);
-    inside = next;
-    taken = taken.slice(0, -1);
+    if (pourId) await attempt(() => record(pourId, { kind: 'undone', undoes: last.seq }));
+    else beforehand = beforehand.filter((t) => t !== last);
   }
   const leave = (l: WeighLine) => (kept = new Set([...kept, l.key]));
 
   /** A and B meet: the clock of the pour starts. */
   const meet = () =>
     attempt(async () => {
-      const [aG, bG] = [all.get('A'), all.get('B')];
-      if (pourId && aG && bG) await record(pourId, { kind: 'mixed', batch: number, aG, bG });
+      if (pourId) await record(pourId, { kind: 'mixed', batch: number });
     });
   const partsIn = $derived(weighing?.error !== undefined && !weighing.lines.some((l) => (l.kind === 'A' || l.kind === 'B') && l.left > 0));
   const waiting = $derived(Boolean(pourId && session && partsIn && !mixed));
@@ -119,25 +124,27 @@
       },
     }),
   );
-  const title = $derived(session ? session.pour.planned.piece.name : (together?.chosen.map((c) => c.plan.piece.name).join(', ') ?? ''));
+  const title = $derived(
+    (session ? session.pour.planned.pieces : (together?.chosen.map((c) => c.plan.piece) ?? [])).map((p) => p.name).join(', '),
+  );
 </script>
 
 <svelte:head><title>At the scale · Nerite</title></svelte:head>
 
 <div class="flex min-h-dvh flex-col bg-night text-nighttext lg:h-dvh">
-  {#if session?.done !== undefined}
+  {#if session && (session.done !== undefined || session.abandoned)}
     <main class="p-8">
-      <h1 class="text-[28px]">This pour is done</h1>
+      <h1 class="text-[28px]">This pour is {session.abandoned ? 'abandoned' : 'done'}</h1>
       <p class="mt-2 text-nightsoft">What was weighed for it is in the log, and nothing is added to it any more.</p>
       <a class="mt-4 inline-block underline" href="/log/{pourId}">To the log</a>
     </main>
-  {:else if batch && weighing && settings}
+  {:else if batch && resin && weighing && settings}
     <header class="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-1 border-b border-nightline px-4 max-sm:pt-3">
       <h1 class="flex items-baseline gap-3 text-[21px]">
         At the scale <span class="font-sans text-[15px] text-nighttext">{title}</span>
       </h1>
       <p class="ml-auto text-[15px] text-nightsoft">
-        batch {number + 1} of {batches!.length} · {batch.resin.name} · {plain(batch.grams, 0)} g{pourId
+        batch {number + 1} of {told!.batches.length} · {batch.resin} · {plain(batch.aG + batch.bG, 0)} g{pourId
           ? ''
           : ' · made up beforehand, not recorded'}
       </p>
@@ -146,12 +153,12 @@
     <div class="grid min-h-0 grow lg:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
       <main class="flex min-h-0 flex-col gap-4 overflow-y-auto px-5 py-5 sm:px-10">
         <Now
-          {batch}
+          {resin}
           {weighing}
           {line}
           {scale}
           {waiting}
-          {taken}
+          taken={taken.length > 0}
           vessels={vesselsOf({ vessels: shared.vessels })}
           ontake={take}
           onback={takeBack}

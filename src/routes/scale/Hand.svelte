@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { LiveScale } from '$lib/devices/live-scale.svelte';
-  import type { WeighLine } from '#core/plan';
+  import type { WeighLine } from '#core/pour';
 
   /** The hand at the simulated scale: pours while a button is held, and lets a little more fall after it. */
   let { scale, line }: { scale: LiveScale; line: WeighLine | undefined } = $props();

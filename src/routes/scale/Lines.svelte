@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { WeighLine, Weighing } from '#core/plan';
+  import type { WeighLine, Weighing } from '#core/pour';
   import { fixed, plain } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
 
@@ -13,7 +13,8 @@
 
   const digits = $derived(Math.max(0, Math.ceil(-Math.log10(shared.settings!.scaleStep))));
   const amount = (l: WeighLine, g: number): string =>
-    l.drops ? `${plain(g / l.drops.each, 0)} drops${l.drops.letDown ? ` of 1:${l.drops.letDown}` : ''}` : `${fixed(g, digits)} g`;
+    (l.drops ? `${plain(g / l.drops.each, 0)} drops` : `${fixed(g * ((l.letDown ?? 0) + 1), digits)} g`) +
+    (l.letDown ? ` of 1:${l.letDown}` : '');
   const state = (l: WeighLine): string =>
     kept.has(l.key) ? 'left as it is' : l.left > 0 ? (l.inside ? `${amount(l, l.left)} to come` : '') : l.over > 0 ? 'over' : 'in';
 </script>

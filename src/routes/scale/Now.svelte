@@ -1,7 +1,7 @@
 <script lang="ts">
-  import type { Vessel } from '#core/document';
+  import { cupKey, type Resin, type Vessel } from '#core/document';
   import { RATIO_FLAG, RATIO_STOP, mixedDensity } from '#core/mix';
-  import type { Batch, WeighLine, Weighing } from '#core/plan';
+  import type { WeighLine, Weighing } from '#core/pour';
   import { leftoverUses } from '#core/stock';
   import { fixed, mass, plain, readWithin, writeShare } from '#core/units';
   import type { LiveScale } from '$lib/devices/live-scale.svelte';
@@ -9,13 +9,14 @@
 
   /** The line at hand: what to put in, how far it is, and what to do when it is over. */
   interface Props {
-    batch: Batch;
+    resin: Resin;
     weighing: Weighing;
     line: WeighLine | undefined;
     scale: LiveScale;
     /** A and B are both right, and the pour has not begun. */
     waiting: boolean;
-    taken: { key: string; grams: number }[];
+    /** Whether anything was taken that could be taken back. */
+    taken: boolean;
     vessels: Vessel[];
     ontake: (grams: number) => void;
     onback: () => void;
@@ -25,7 +26,7 @@
     writing: boolean;
   }
   let {
-    batch,
+    resin,
     weighing,
     line,
     scale,
@@ -40,14 +41,19 @@
     writing = $bindable(),
   }: Props = $props();
 
+  const sameCup = (a: WeighLine, b: WeighLine): boolean => (a.cup ? cupKey(a.cup.id) : '') === (b.cup ? cupKey(b.cup.id) : '');
+
   const step = $derived(shared.settings!.scaleStep);
   const digits = $derived(Math.max(0, Math.ceil(-Math.log10(step))));
   const grams = (g: number): string => `${fixed(g, digits)} g`;
   /** What stands in the way of this line: the one of its vessel that is over. */
-  const over = $derived(line && weighing.lines.find((l) => l.over > 0 && l !== line && (l.cup?.key ?? '') === (line.cup?.key ?? '')));
-  const surplusMl = $derived(weighing.surplus / mixedDensity(batch.resin));
-  const uses = $derived(surplusMl > 1 ? leftoverUses(surplusMl, batch.resin, [], vessels) : []);
+  const over = $derived(line && weighing.lines.find((l) => l.over > 0 && l !== line && sameCup(l, line)));
+  const surplusMl = $derived(weighing.surplus / mixedDensity(resin));
+  const uses = $derived(surplusMl > 1 ? leftoverUses(surplusMl, resin, [], vessels) : []);
   const drops = $derived(line?.drops);
+  const thinned = $derived(line?.letDown ? ` of 1 : ${line.letDown}` : '');
+  /** What the scale is to show of a line: of a let-down, the clear in it too. */
+  const shows = (l: WeighLine): number => l.left * (l.drops ? 1 : (l.letDown ?? 0) + 1);
   const wantedDrops = $derived(drops && line ? Math.max(1, Math.round(line.left / drops.each)) : 0);
 
   const says = $derived.by(() => {
@@ -57,10 +63,10 @@
     if (line.kind === 'A' || line.kind === 'B')
       return more ? `${grams(line.left)} more of ${line.name}.` : `Pour ${line.name} to ${grams(line.left)}.`;
     if (drops && line.cup)
-      return `${more ? `${wantedDrops} more` : wantedDrops} drop${wantedDrops === 1 ? '' : 's'}${drops.letDown ? ` of 1 : ${drops.letDown}` : ''} of ${line.name} into ${line.cup.name}.`;
+      return `${more ? `${wantedDrops} more` : wantedDrops} drop${wantedDrops === 1 ? '' : 's'}${thinned} of ${line.name} into ${line.cup.name}.`;
     if (line.kind === 'fill')
       return more ? `${grams(line.left)} of clear into ${line.cup!.name}.` : `Fill ${line.cup!.name} to ${grams(line.left)}.`;
-    return `${grams(line.left)} ${more ? 'more ' : ''}of ${line.name.toLowerCase()} into ${line.cup!.name}.`;
+    return `${grams(shows(line))} ${more ? 'more ' : ''}of ${line.name.toLowerCase()}${thinned ? `${thinned} in clear` : ''} into ${line.cup!.name}.`;
   });
   const why = $derived.by(() => {
     if (line && over)
@@ -75,8 +81,8 @@
   });
 
   const shown = $derived(scale.reading?.grams);
-  const share = $derived(line && shown !== undefined && line.left > 0 ? shown / line.left : 0);
-  const toGo = $derived(line && shown !== undefined ? line.left - shown : undefined);
+  const share = $derived(line && shown !== undefined && line.left > 0 ? shown / shows(line) : 0);
+  const toGo = $derived(line && shown !== undefined ? shows(line) - shown : undefined);
 
   const rest = $derived(
     (scale.reading ? (scale.reading.stable ? ', at rest' : ', moving') : '') +
@@ -164,7 +170,7 @@
         <input
           class="mt-1 block min-h-18 w-32 rounded-[5px] border border-nightline bg-night px-3 text-[20px] text-nighttext"
           inputmode="decimal"
-          placeholder={grams(line.left)}
+          placeholder={grams(shows(line))}
           bind:value={typed}
           onfocus={() => (writing = true)}
           onblur={() => (writing = false)}
@@ -175,6 +181,6 @@
     </form>
   {/if}
   {#if line && over && line.cup}<button type="button" class="button-bench" onclick={() => onleave(over)}>Leave it darker</button>{/if}
-  <button type="button" class="button-bench" disabled={!taken.length} onclick={onback}>Undo <kbd>U</kbd></button>
+  <button type="button" class="button-bench" disabled={!taken} onclick={onback}>Undo <kbd>U</kbd></button>
   {#if reading && !reading.ok}<p class="basis-full text-[16px] text-[#f0a08a]" role="alert">{reading.says}</p>{/if}
 </div>

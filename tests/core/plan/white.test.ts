@@ -1,6 +1,16 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { limits, textureOf, texturePerResin, withCoat, withLoad, type Piece, type SandCoat, type WaveCoat } from '#core/document';
+import {
+  limits,
+  textureOf,
+  texturePerResin,
+  withCoat,
+  withLoad,
+  withShape,
+  type Piece,
+  type SandCoat,
+  type WaveCoat,
+} from '#core/document';
 import { mixedDensity, sandShare } from '#core/mix';
 import { whiteAmounts, whiteHiding, whiteStick } from '#core/plan';
 import { siliconeLater, workBefore } from '#core/prepare';
@@ -34,7 +44,7 @@ test('the cup holds half as much again as the greater of reach and line, and nev
   assert.ok(whiteOf(wave()).ml >= 15 - 1e-9);
   const wide = whiteOf(wave({ reachSea: 120 }));
   near(wide.makeup.surplus, 0, 1e-12);
-  const small = whiteOf({ ...wave(), shape: { kind: 'round', diameter: 100 } });
+  const small = whiteOf(withShape(wave(), { kind: 'round', diameter: 100 }));
   near(small.ml, 15, 1e-9);
   near(small.makeup.surplus, 15 - small.needed - small.makeup.heldBack - small.makeup.stays, 1e-9);
 });

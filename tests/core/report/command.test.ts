@@ -37,7 +37,7 @@ test('the report prices a piece and says why a resin is mixed twice', () => {
   assert.equal(reportOf('Jetty rail').pours[0]!.batches.length, 1);
   // a resin whose stated times are those of a film heats itself far sooner
   const studio = sample();
-  const hot = { ...studio, resins: studio.resins.map((r) => ({ ...r, statedG: 0 })) };
+  const hot = { ...studio, resins: studio.resins.map((r) => ({ ...r, statedG: 0, gelMin: 150 })) };
   const [first] = pieceReport(
     studio.pieces.find((p) => p.name === 'Window-seat lid')!,
     hot,

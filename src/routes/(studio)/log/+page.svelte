@@ -1,6 +1,5 @@
 <script lang="ts">
-  import { coatName } from '#core/plan';
-  import { timesOf } from '#core/record';
+  import { timesOf, toldOf } from '#core/record';
   import { shared } from '$lib/store/shared.svelte';
   import { clockTime, weekday, dayMonth } from '$lib/ui/clock.svelte';
 
@@ -9,7 +8,8 @@
       ?.map((pour) => ({
         pour,
         ...timesOf(pour),
-        coats: pour.planned.piece.coats.filter((coat) => pour.coatIds.includes(coat.id)).map(coatName),
+        name: pour.planned.pieces.map((p) => p.name).join(', '),
+        coats: toldOf(pour).coats.map((c) => c.name),
       }))
       .sort((a, b) => b.started - a.started),
   );
@@ -21,21 +21,23 @@
   <h1 class="text-[28px]">Log</h1>
   {#if lines?.length}
     <ul class="sheet divide-y divide-rule">
-      {#each lines as { pour, started, coats, done } (pour.id)}
+      {#each lines as { pour, name, started, coats, done, abandoned } (pour.id)}
         <li>
           <a
-            href={done === undefined ? `/pour/${pour.id}` : `/log/${pour.id}`}
+            href={done === undefined && !abandoned ? `/pour/${pour.id}` : `/log/${pour.id}`}
             class="grid gap-x-5 px-4 py-2.5 hover:bg-paper sm:grid-cols-[150px_minmax(0,1fr)_minmax(0,1.4fr)]"
           >
             <span class="text-soft">{weekday(started).split(' ')[0]} {dayMonth(started)}, {clockTime(started)}</span>
             <span
-              ><span class="font-serif text-[18px]">{pour.planned.piece.name}</span><span class="block text-[13px] text-soft"
+              ><span class="font-serif text-[18px]">{name}</span><span class="block text-[13px] text-soft"
                 >{coats.join(', ').toLowerCase()}</span
               ></span
             >
             <span
-              >{#if done === undefined}<b class="text-buoy">Pouring now</b>{:else}<b>{pour.verdict ?? 'not judged yet'}</b
-                >{/if}{#if pour.note}<i class="block font-serif text-[16px]">{pour.note}</i>{/if}</span
+              >{#if abandoned}<b>abandoned</b> <i class="block font-serif text-[16px]">{abandoned.why}</i>{:else if done === undefined}<b
+                  class="text-buoy">Pouring now</b
+                >{:else}<b>{pour.verdict ?? 'not judged yet'}</b>{/if}{#if pour.note}<i class="block font-serif text-[16px]">{pour.note}</i
+                >{/if}</span
             >
           </a>
         </li>

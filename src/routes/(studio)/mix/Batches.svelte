@@ -14,7 +14,7 @@
   const rows = $derived(
     together.batches.map((batch, i) => ({
       batch,
-      at: together.steps.find((s) => s.kind === 'mix' && s.batch === i)?.at ?? 0,
+      at: together.steps.find((s) => s.id.does === 'mix' && s.batch === i)?.at ?? 0,
       hands: handsOn(together.steps, i),
       working: workable(batch, shared.means!),
     })),

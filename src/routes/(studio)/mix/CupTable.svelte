@@ -1,11 +1,11 @@
 <script lang="ts">
   import { pricingOf, type Vessel } from '#core/document';
   import { vesselFor } from '#core/mix';
-  import type { Batch, Cup, Share, Together } from '#core/plan';
+  import { sharesOf, type Batch, type Cup, type Together } from '#core/plan';
   import { costOf, takenByCup, type Ledger } from '#core/stock';
   import { fixed, volumeFigure, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
-  import { writeContents } from '$lib/ui/doses';
+  import { contentsOf, writeContents } from '#core/pour';
   import LoadBar from '$lib/ui/LoadBar.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import type { TableColumn } from '$lib/ui/table/columns';
@@ -19,7 +19,7 @@
     number: number;
     batch: Batch;
     cup: Cup;
-    shares: Share[];
+    shares: ReturnType<typeof sharesOf>;
     vessel: Vessel | undefined;
     cost: number;
   }
@@ -31,12 +31,14 @@
         number: i + 1,
         batch,
         cup,
-        shares: together.shares.get(cup.key) ?? [],
+        shares: sharesOf(cup),
         vessel: vesselFor(cup.ml + cup.sandG / 2.65, vessels),
         cost: costOf(takenByCup(cup, batch.resin), shelf, shared.means!).amount,
       })),
     ),
   );
+  /** What is in a cup beyond what the boards want and the cup keeps. */
+  const spare = ({ makeup }: Cup): number => makeup.heldBack + makeup.surplus;
   const grams = ({ parts }: Cup): number => parts.aG + parts.bG;
   const columns: TableColumn<Row>[] = [
     { id: 'batch', head: 'no.', value: (r) => r.number, right: true },
@@ -45,12 +47,12 @@
     { id: 'g', head: 'g', value: (r) => grams(r.cup), shows: (r) => fixed(grams(r.cup), 1), right: true },
     {
       id: 'held',
-      head: 'kept',
-      value: (r) => r.cup.makeup.heldBack,
-      shows: (r) => (r.cup.makeup.heldBack > 0 ? volumeFigure(r.cup.makeup.heldBack, unit) : '–'),
+      head: 'left over',
+      value: (r) => spare(r.cup),
+      shows: (r) => (spare(r.cup) > 0 ? volumeFigure(spare(r.cup), unit) : '–'),
       right: true,
     },
-    { id: 'contents', head: 'into it', value: (r) => writeContents(r.cup).join(', ') || 'clear', wraps: true },
+    { id: 'contents', head: 'into it', value: (r) => writeContents(contentsOf(r.cup)).join(', ') || 'clear', wraps: true },
     { id: 'load', head: 'load', value: (r) => r.cup.load },
     { id: 'vessel', head: 'in', value: (r) => r.vessel?.name ?? 'none so large' },
     { id: 'cost', head: pricingOf(shared.settings!).currency, value: (r) => r.cost, shows: (r) => fixed(r.cost, 2), right: true },
@@ -79,7 +81,8 @@
   </span>
 {/snippet}
 {#snippet contents(r: Row)}
-  {#each writeContents(r.cup) as part, i (i)}<span class="block text-[12.5px]">{part}</span>{:else}<span class="text-soft">clear</span
+  {#each writeContents(contentsOf(r.cup)) as part, i (i)}<span class="block text-[12.5px]">{part}</span>{:else}<span class="text-soft"
+      >clear</span
     >{/each}
 {/snippet}
 {#snippet vessel(r: Row)}<span class="whitespace-nowrap {r.vessel ? '' : 'text-warn'}">{r.vessel?.name ?? 'none so large'}</span>{/snippet}

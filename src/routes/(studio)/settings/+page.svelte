@@ -1,6 +1,19 @@
 <script lang="ts">
   import { batching, limits, runOff, type Settings } from '#core/document';
-  import { fraction, mass, plain, read, readWithin, temperature, volume, writeShare, writeTemperature, type Reading } from '#core/units';
+  import {
+    bare,
+    fraction,
+    mass,
+    plain,
+    read,
+    readWithin,
+    temperature,
+    volume,
+    writeShare,
+    writeTemperature,
+    writeVolume,
+    type Reading,
+  } from '#core/units';
   import { changeMethod, changeRoom, changeSettings } from '$lib/store/settings';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
@@ -27,6 +40,65 @@
   };
   const readStep = (text: string): Reading => readWithin(mass, text, limits.scaleStep, 'A step', (v) => `${plain(v, 3)} g`, 'g');
   const readSpare = (text: string): Reading => readWithin(fraction, text, limits.spare, 'A spare', writeShare, '%');
+  const amount = (ml: number): string => writeVolume(ml, settings!.volume);
+  const readCup = (text: string): Reading => readWithin(volume, text, limits.smallestCup, 'A cup', amount, settings!.volume);
+  const count = (v: number): string => plain(v, 0);
+  /** What a hand can mix, fill and lay. */
+  const habits = [
+    {
+      key: 'smallestMix',
+      label: 'Smallest mixing',
+      none: 0,
+      shows: (g: number) => `${plain(g, 0)} g`,
+      read: (t: string) => readWithin(mass, t, limits.smallestMix, 'A mixing', (v) => `${plain(v, 0)} g`, 'g'),
+      hint: 'No batch is split into less than this.',
+    },
+    {
+      key: 'mostMixings',
+      label: 'Most mixings in a session',
+      none: limits.mixings.max,
+      shows: count,
+      read: (t: string) => {
+        const reading = readWithin(bare, t, limits.mixings, 'A count', count);
+        return reading.ok && !Number.isInteger(reading.value) ? ({ ok: false, says: 'Give a whole number of mixings.' } as const) : reading;
+      },
+      hint: 'More are never planned without asking.',
+    },
+    {
+      key: 'smallestCup',
+      label: 'Smallest cup',
+      none: 0,
+      shows: amount,
+      read: readCup,
+      hint: 'What is more than the board wants is shown as left over.',
+    },
+    {
+      key: 'smallestWhite',
+      label: 'Smallest cup of white',
+      none: 0,
+      shows: amount,
+      read: readCup,
+      hint: 'White has to be drawn out of its cup.',
+    },
+    {
+      key: 'whiteFactor',
+      label: 'White mixed for each of white wanted',
+      none: 1,
+      shows: (v: number) => `${plain(v, 2)} times`,
+      read: (t: string) =>
+        readWithin(bare, t.replace(/\s*(times|×|x)\s*$/, ''), limits.whiteFactor, 'A factor', (v) => `${plain(v, 2)} times`),
+      hint: 'Of its reach or its line, whichever is more. 1.5 until your own log says otherwise.',
+    },
+    {
+      key: 'layMlPerMin',
+      label: 'Laid in a minute',
+      none: limits.layRate.max,
+      shows: amount,
+      read: (t: string) =>
+        readWithin(volume, t.replace(/\s*(\/|per|a)\s*min(ute)?$/, ''), limits.layRate, 'A rate', amount, settings!.volume),
+      hint: 'A large board takes longer than a small one with as many cups.',
+    },
+  ] as const;
   const readDrip = (text: string): Reading => {
     const reading = read(volume, text.replace(/\s*(\/|per)\s*m$/, ''), 'ml');
     return reading.ok && (reading.value < limits.drip.min || reading.value > limits.drip.max)
@@ -143,6 +215,16 @@
               hint="For corrections: a tint cannot be met again."
             />
             <SchoolField school={runOff} value={method.runOff ?? 'lost'} onchange={(way) => attempt(() => changeMethod({ runOff: way }))} />
+            {#each habits as h (h.key)}
+              <LiveField
+                label={h.label}
+                shows={h.shows(method[h.key] ?? h.none)}
+                read={h.read}
+                value={method[h.key] ?? h.none}
+                commit={(v) => attempt(() => changeMethod({ [h.key]: v }))}
+                hint={h.hint}
+              />
+            {/each}
             <SchoolField
               school={batching}
               value={method.batches ?? 'one a resin'}

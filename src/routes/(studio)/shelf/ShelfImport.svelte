@@ -64,7 +64,7 @@
         <Dialog.Description class="mt-2" role="alert">{says} Nothing was changed.</Dialog.Description>
       {/if}
       <div class="mt-4 flex justify-end gap-2">
-        <Dialog.Close class="button">Leave it</Dialog.Close>
+        <Dialog.Close type="button" class="button">Leave it</Dialog.Close>
         {#if changes}<button type="button" class="button button-main" onclick={onbring}>Bring in {changes}</button>{/if}
       </div>
     </Dialog.Content>

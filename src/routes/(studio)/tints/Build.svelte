@@ -3,7 +3,7 @@
   import { fromDeepest, fromPalest, hexOf, lightness, recipeSeen, whitesOf, withWhite, type Built, type BuildStep } from '#core/tint';
   import { fixed, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
-  import { writeDose } from '$lib/ui/doses';
+  import { writeDose } from '#core/pour';
   import Scrolled from '$lib/ui/Scrolled.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import type { Use, Worked } from './bench.svelte';
@@ -31,7 +31,7 @@
     const planned = planPiece(use.piece, shared.means).coats.find((c) => c.coat.id === use.coat.id);
     // tints are numbered as they are laid, cups of a slope from the deep
     const at = (i: number): number => (work.slope.palestFirst ? own.length - 1 - i : i);
-    return own.map((ml, i) => planned?.cups.find((c) => c.key === `${use.coat.id}/${at(i)}`)?.ml ?? ml);
+    return own.map((ml, i) => planned?.cups.find((c) => c.id.tint === at(i))?.ml ?? ml);
   });
   const wanted = $derived(work.solved.cups.map((c, i) => ({ name: c.cup.name, ml: amounts[i]!, recipe: c.recipe })));
   const bottle = $derived({ resin: work.means.resin, colourants: work.means.colourants, scaleStep: settings.scaleStep });

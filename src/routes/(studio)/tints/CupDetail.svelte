@@ -3,7 +3,7 @@
   import { deltaE } from '#core/tint';
   import { plain, readWithin, volume, writeShare, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
-  import { writeDose } from '$lib/ui/doses';
+  import { writeDose } from '#core/pour';
   import LiveField from '$lib/ui/LiveField.svelte';
   import type { MadeCup, SlopeBench, Worked } from './bench.svelte';
 

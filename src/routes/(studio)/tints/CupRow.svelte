@@ -1,7 +1,7 @@
 <script lang="ts">
   import { cupFill } from '#core/cure';
   import { hexOf, recipeSeen, type Rgb } from '#core/tint';
-  import { writeDose } from '$lib/ui/doses';
+  import { writeDose } from '#core/pour';
   import type { MadeCup, Worked } from './bench.svelte';
 
   /** Each cup as deep as it is filled, with a smear up its wall: bulk and film of the same tint. */
@@ -66,7 +66,7 @@
           ><span
             class="mr-1 inline-block h-2.5 w-2.5 rounded-[2px] border border-line"
             style:background-color={hexOf(recipeSeen([{ colourantId: d.colourantId, load: 0.002 }], work.means.colourants, 1.5, WALL))}
-          ></span>{d.letDown ? `${d.count} of 1:${d.letDown}` : writeDose(d)}</span
+          ></span>{d.letDown && d.count !== undefined ? `${d.count} of 1:${d.letDown}` : writeDose(d)}</span
         >
       {:else}<span class="text-[12.5px] text-soft">clear</span>{/each}
     </button>

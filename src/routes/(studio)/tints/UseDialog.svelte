@@ -72,7 +72,7 @@
         {/each}
       </ul>
       <div class="mt-4 flex justify-end gap-2">
-        <Dialog.Close class="button">Leave it</Dialog.Close>
+        <Dialog.Close type="button" class="button">Leave it</Dialog.Close>
         <button type="button" class="button button-main" disabled={!chosen.length} onclick={use}
           >{chosen.length > 1 ? `Use it on ${chosen.length}` : 'Use it'}</button
         >

@@ -35,8 +35,9 @@
           aria-label="Note"
           bind:value={note}></textarea>
         <div class="mt-3 flex justify-end gap-3">
-          <Dialog.Close class="button-bench">Leave it</Dialog.Close><button type="submit" class="button-bench button-bench-main"
-            >Keep</button
+          <Dialog.Close type="button" class="button-bench">Leave it</Dialog.Close><button
+            type="submit"
+            class="button-bench button-bench-main">Keep</button
           >
         </div>
       </form>

@@ -1,45 +1,74 @@
 <script lang="ts">
   import { RATIO_FLAG, RATIO_STOP, ratioError, rescue } from '#core/mix';
-  import type { Batch } from '#core/plan';
+  import { weightsOf } from '#core/pour';
+  import type { Session } from '#core/record';
   import { fixed, mass, readWithin, writeShare, type Reading } from '#core/units';
+  import type { Happening } from '$lib/store/pours';
 
-  /** What was weighed, for those who type it: the ratio is checked before A and B meet, while a slip can still be put right. */
+  /**
+   * What was weighed, for those who type it: each is stored as it is typed, and the ratio is checked before A and B meet,
+   * while a slip can still be put right.
+   */
   interface Props {
-    batch: Batch;
-    weighed: { aG?: number; bG?: number };
+    session: Session;
+    /** Of the batch. */
+    number: number;
+    onrecord: (happening: Happening) => Promise<boolean | undefined>;
     /** Whether a field has the keyboard, so that letters are not taken as commands. */
     writing: boolean;
   }
-  let { batch, weighed = $bindable(), writing = $bindable() }: Props = $props();
+  let { session, number, onrecord, writing = $bindable() }: Props = $props();
 
-  let [a, b] = $state(['', '']);
+  const batch = $derived(session.told.batches[number]!);
+  const resin = $derived(session.pour.planned.resins.find((r) => r.id === batch.resinId));
+  const weights = $derived(weightsOf(session.events, session.told, number));
   const grams = (v: number): string => `${fixed(v, 1)} g`;
-  const read = (text: string): Reading | undefined =>
-    text.trim() ? readWithin(mass, text, { min: 0.1, max: 100_000 }, 'A weight', grams, 'g') : undefined;
-  const [readA, readB] = $derived([read(a), read(b)]);
-  const both = $derived(readA?.ok && readB?.ok ? { aG: readA.value, bG: readB.value } : undefined);
-  const error = $derived(both && ratioError(both.aG, both.bG, batch.resin));
-  const fix = $derived(both && rescue(batch.parts, both.aG, both.bG));
+  const read = (text: string): Reading => readWithin(mass, text, { min: 0.1, max: 100_000 }, 'A weight', grams, 'g');
+  let typed = $state<Partial<Record<'A' | 'B', string>>>({});
+  const inside = $derived({ A: weights.aG, B: weights.bG });
+  const planned = $derived({ A: batch.aG, B: batch.bG });
+  const readings = $derived({ A: typed.A?.trim() ? read(typed.A) : undefined, B: typed.B?.trim() ? read(typed.B) : undefined });
 
-  function keep() {
-    weighed = both ?? {};
+  /** What is typed takes the place of what was typed before; a weight that is cleared is taken back. */
+  async function keep(part: 'A' | 'B') {
+    const text = typed[part];
+    if (text === undefined) return;
+    const reading = text.trim() ? read(text) : undefined;
+    if (reading && !reading.ok) return;
+    if (reading?.value === inside[part]) {
+      typed = { ...typed, [part]: undefined };
+      return;
+    }
+    const before = session.events.filter((e) => e.kind === 'weighed' && e.batch === number && e.what === part);
+    for (const e of before) await onrecord({ kind: 'undone', undoes: e.seq });
+    if (reading) await onrecord({ kind: 'weighed', batch: number, what: part, grams: reading.value });
+    typed = { ...typed, [part]: undefined };
   }
+
+  const both = $derived.by(() => {
+    const value = (part: 'A' | 'B') => {
+      const reading = readings[part];
+      return reading ? (reading.ok ? reading.value : undefined) : inside[part];
+    };
+    const [aG, bG] = [value('A'), value('B')];
+    return aG !== undefined && bG !== undefined ? { aG, bG } : undefined;
+  });
+  const error = $derived(both && resin && ratioError(both.aG, both.bG, resin));
+  const fix = $derived(both && rescue(batch, both.aG, both.bG));
 </script>
 
 <div class="flex flex-wrap items-end gap-4 text-[16px]">
-  {#each [{ part: 'A', reading: readA }, { part: 'B', reading: readB }] as { part, reading } (part)}
+  {#each ['A', 'B'] as const as part (part)}
+    {@const reading = readings[part]}
     <label class="text-nightsoft">
       {part} weighed
       <input
         class="mt-1 block min-h-16 w-36 rounded-[5px] border border-nightline bg-night px-3 text-[20px] text-nighttext"
-        placeholder={part === 'A' ? grams(batch.parts.aG) : grams(batch.parts.bG)}
+        placeholder={grams(planned[part])}
         inputmode="decimal"
-        value={part === 'A' ? a : b}
-        oninput={(e) => {
-          if (part === 'A') a = e.currentTarget.value;
-          else b = e.currentTarget.value;
-          keep();
-        }}
+        value={typed[part] ?? (inside[part] === undefined ? '' : grams(inside[part]))}
+        oninput={(e) => (typed = { ...typed, [part]: e.currentTarget.value })}
+        onchange={() => keep(part)}
         onfocus={() => (writing = true)}
         onblur={() => (writing = false)}
         aria-invalid={reading && !reading.ok ? 'true' : undefined}

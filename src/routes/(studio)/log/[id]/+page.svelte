@@ -1,10 +1,10 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
   import { page } from '$app/state';
-  import type { Verdict } from '#core/document';
+  import { stepKey, type Verdict } from '#core/document';
   import { RATIO_FLAG, ratioError } from '#core/mix';
-  import { plannedBesideDone, readSession, weighed } from '#core/record';
-  import type { Step } from '#core/plan';
+  import { say } from '#core/pour';
+  import { extraHeat, plannedBesideDone, readSession, unknownEvents, weighed } from '#core/record';
   import { fixed, plain, writeShare, writeSpan, writeTemperature, writeVolume } from '#core/units';
   import { Live } from '$lib/store/live.svelte';
   import { judge } from '$lib/store/pours';
@@ -24,12 +24,10 @@
   const settings = $derived(shared.settings);
   const lines = $derived(session ? plannedBesideDone(session) : []);
   const notes = $derived(session?.events.flatMap((e) => (e.kind === 'note' ? [e] : [])) ?? []);
-  const extraHeat = $derived(
-    session
-      ? session.events.filter((e) => e.kind === 'heat pass').length -
-          lines.filter((l) => l.step.kind === 'heat' && l.done !== undefined).length
-      : 0,
-  );
+  const more = $derived(session ? extraHeat(session) : 0);
+  const later = $derived(session ? unknownEvents(session.pour) : []);
+  const name = $derived(session?.pour.planned.pieces.map((p) => p.name).join(', ') ?? 'Pour');
+  const wordsOf = (step: (typeof lines)[0]['step']) => say(step, session!.told, settings!);
 
   const verdicts: { value: Verdict; says: string }[] = [
     { value: 'make it again', says: 'Make it again' },
@@ -55,47 +53,34 @@
     waiting?.store();
   });
 
-  function nameOf(step: Step): string {
-    switch (step.kind) {
-      case 'mix':
-        return 'A and B together';
-      case 'pour':
-        return `${step.cup.name} laid`;
-      case 'white':
-        return 'White laid';
-      case 'heat':
-        return `Heat pass ${step.pass}`;
-      case 'done':
-        return 'Done';
-    }
-  }
   const difference = (planned: number, done: number): string => {
     const by = Math.round(done - planned);
     return by === 0 ? 'as planned' : `${Math.abs(by)} min ${by > 0 ? 'later' : 'sooner'}`;
   };
   /** Where the white fell in the window of its own pour. */
   const whiteLine = $derived.by(() => {
-    const line = lines.find((l) => l.step.kind === 'white');
-    const batch = line && session?.plan.batches[line.step.batch];
+    const line = lines.find((l) => l.step.id.does === 'white');
+    const batch = line && session?.told.batches[line.step.batch];
     const mixed = line && session?.mixedAt.get(line.step.batch);
-    const at = line && session?.doneAt.get(line.step.key);
-    if (!batch || mixed === undefined || at === undefined) return undefined;
-    const [min, { white }] = [(at - mixed) / 60_000, batch.windows];
+    const at = line && session?.doneAt.get(stepKey(line.step.id));
+    const white = batch?.white;
+    if (!white || mixed === undefined || at === undefined) return undefined;
+    const min = (at - mixed) / 60_000;
     const where = min < white.from ? 'before its window' : min > white.until ? 'after its window' : 'in its window';
     return `White went out ${plain(min, 0)} min after mixing, ${where} of ${writeSpan(white.from, white.until)}.`;
   });
 </script>
 
-<svelte:head><title>{session?.pour.planned.piece.name ?? 'Pour'} in the log · Nerite</title></svelte:head>
+<svelte:head><title>{name} in the log · Nerite</title></svelte:head>
 
 <main class="flex flex-col gap-3 p-4 lg:h-full">
   {#if session && settings}
     {@const started = Date.parse(session.pour.startedAt)}
     <div class="flex flex-wrap items-baseline gap-x-4">
-      <h1 class="text-[28px]">{session.pour.planned.piece.name}</h1>
+      <h1 class="text-[28px]">{name}</h1>
       <p class="text-soft">
         {weekday(started).split(' ')[0]}
-        {dayMonth(started)}, {clockTime(started)} · {session.plan.coats.map((c) => c.name.toLowerCase()).join(', ')} · {writeTemperature(
+        {dayMonth(started)}, {clockTime(started)} · {session.told.coats.map((c) => c.name.toLowerCase()).join(', ')} · {writeTemperature(
           session.pour.roomC,
           settings.temperature,
         )} in {session.pour.planned.room.name}
@@ -115,9 +100,14 @@
               ></thead
             >
             <tbody>
-              {#each lines as { step, planned, done } (step.key)}
+              {#each lines as { step, planned, done } (stepKey(step.id))}
+                {@const words = wordsOf(step)}
                 <tr class="border-t border-rule text-right [&>td]:px-3 [&>td]:py-1.5">
-                  <th scope="row" class="px-3 text-left font-normal">{nameOf(step)}</th>
+                  <th scope="row" class="px-3 text-left font-normal"
+                    >{words.done}{#if words.amounts.length}<span class="ml-2 text-[13px] text-soft"
+                        >{words.amounts.map((a) => `${a.name} ${a.amount}`).join(', ')}</span
+                      >{/if}</th
+                  >
                   <td>{plain(planned, 0)}</td>
                   <td>{done === undefined ? '–' : plain(done, 0)}</td>
                   <td class="text-left text-soft">{done === undefined ? 'not marked' : difference(planned, done)}</td>
@@ -127,23 +117,36 @@
           </table>
           <div class="flex flex-col gap-1 border-t border-line px-3 py-2 text-[13px]">
             {#if whiteLine}<p>{whiteLine}</p>{/if}
-            {#if extraHeat > 0}<p>{extraHeat} heat pass{extraHeat > 1 ? 'es' : ''} more than planned.</p>{/if}
-            {#each session.plan.batches as batch, i (i)}
+            {#if more > 0}<p>{more} heat pass{more > 1 ? 'es' : ''} more than planned.</p>{/if}
+            {#each session.told.batches as batch, i (i)}
               {@const w = weighed(session).find((x) => x.batch === i)}
-              {@const error = w ? ratioError(w.aG, w.bG, batch.resin) : 0}
+              {@const resin = session.pour.planned.resins.find((r) => r.id === batch.resinId)}
+              {@const error = w && resin ? ratioError(w.aG, w.bG, resin) : 0}
               <p>
-                {writeVolume(batch.ml, settings.volume)} of {batch.resin.name}: A {fixed(batch.parts.aG, 1)} g, B {fixed(batch.parts.bG, 1)} g
-                planned{#if w}; A {fixed(w.aG, 1)} g, B {fixed(w.bG, 1)} g weighed, ratio {Math.abs(error) >= RATIO_FLAG
+                {writeVolume(batch.ml, settings.volume)} of {batch.resin}: A {fixed(batch.aG, 1)} g, B {fixed(batch.bG, 1)} g planned{#if w};
+                  A {fixed(w.aG, 1)} g, B {fixed(w.bG, 1)} g weighed, ratio {Math.abs(error) >= RATIO_FLAG
                     ? `off by ${writeShare(Math.abs(error))}`
                     : `right to ${writeShare(Math.abs(error))}`}{/if}.
               </p>
             {/each}
+            {#each later as e (e.seq)}<p>
+                <span class="text-soft">{clockTime(Date.parse(e.at))}</span> “{e.kind}”, recorded by a later Nerite and kept as it is.
+              </p>{/each}
             {#each notes as n (n.seq)}<p><span class="text-soft">{clockTime(Date.parse(n.at))}</span> {n.text}</p>{/each}
           </div>
         </div>
       </Sheet>
       <Sheet title="How it came out">
-        {#if session.done === undefined}
+        {#if session.abandoned}
+          <div class="flex flex-col gap-2 p-4">
+            <p><b>Abandoned at {clockTime(session.abandoned.at)}.</b> {session.abandoned.why}</p>
+            <p class="text-soft">
+              The piece stands as before. {session.mixedAt.size
+                ? 'What was mixed is off the shelf.'
+                : 'Nothing was mixed, and nothing left the shelf.'}
+            </p>
+          </div>
+        {:else if session.done === undefined}
           <p class="p-3 text-soft">This pour is still going. <a class="underline" href="/pour/{session.pour.id}">Go on pouring</a></p>
         {:else}
           <div class="flex flex-col gap-4 p-4">

@@ -2,10 +2,10 @@
   import { writeStrain } from '#core/advice';
   import type { Settings, Vessel } from '#core/document';
   import { fillHeight, vesselFor } from '#core/mix';
-  import { handsOn, workable, type Batch, type Cup, type Together } from '#core/plan';
+  import { handsOn, sharesOf, workable, type Batch, type Cup, type Together } from '#core/plan';
   import { fixed, plain, volumeFigure, writeDuration, writeLength, writeSpan, writeTemperature, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
-  import { writeContents } from '$lib/ui/doses';
+  import { contentsOf, say, tell, writeContents } from '#core/pour';
 
   /** Read from two steps away with gloves on: large figures, one line a cup, a box to tick for each. */
   let { together, settings, vessels }: { together: Together; settings: Settings; vessels: Vessel[] } = $props();
@@ -13,10 +13,10 @@
   const means = $derived(shared.means!);
   const unit = $derived(settings.volume);
   const split = $derived(together.batches.find((b) => b.because)?.because);
-  const mixedAt = (i: number): number => together.steps.find((s) => s.kind === 'mix' && s.batch === i)?.at ?? 0;
-  const hasWave = (i: number): boolean => together.steps.some((s) => s.kind === 'white' && s.batch === i);
+  const mixedAt = (i: number): number => together.steps.find((s) => s.id.does === 'mix' && s.batch === i)?.at ?? 0;
+  const hasWave = (i: number): boolean => together.steps.some((s) => s.id.does === 'white' && s.batch === i);
   const served = (cup: Cup): string => {
-    const shares = together.shares.get(cup.key) ?? [];
+    const shares = sharesOf(cup);
     return shares.length > 1 ? shares.map((s) => `${s.piece.name} ${writeVolume(s.ml, unit)}`).join(', ') : '';
   };
   /** The vessel a part is measured in, and how high it stands there where the cup is marked. */
@@ -25,6 +25,7 @@
     const mm = vessel && fillHeight(ml, vessel);
     return vessel ? `${vessel.name}${mm === undefined ? '' : `, ${writeLength(mm, settings.length)} high`}` : 'in two cups';
   }
+  const told = $derived(tell(together, means.roomC));
   const byScale = $derived(settings.measure === 'scale');
   const stated = ({ resin }: Batch): string => `${plain(resin.ratio.a, 2)} : ${plain(resin.ratio.b, 2)} by ${resin.ratio.by}`;
 </script>
@@ -78,7 +79,7 @@
       </thead>
       <tbody>
         {#each batch.cups as cup (cup.key)}
-          {@const contents = writeContents(cup)}
+          {@const contents = writeContents(contentsOf(cup))}
           <tr class="border-b border-rule align-top [&>td]:px-1.5 [&>td]:py-1">
             <td><span class="inline-block h-4.5 w-4.5 border-2 border-ink"></span></td>
             <th scope="row" class="px-1.5 py-1 text-left font-bold"
@@ -97,6 +98,22 @@
     </table>
   </section>
 {/each}
+<section class="mt-4 border-t border-ink pt-1">
+  <h3 class="font-serif text-[18px] leading-tight">In order</h3>
+  <ol class="columns-2 gap-6 text-[13px] leading-snug">
+    {#each told.steps as step, i (i)}
+      {@const words = say(step, told, settings)}
+      <li class="flex break-inside-avoid gap-2">
+        <span class="w-10 shrink-0 text-right">{plain(step.at, 0)} min</span>
+        <span
+          >{words.short}{#if words.amounts.length && step.id.does !== 'mix'}: {words.amounts
+              .map((a) => `${a.amount}${words.amounts.length > 1 ? ` ${a.name}` : ''}${a.each ? ` (${a.each})` : ''}`)
+              .join(', ')}{/if}</span
+        >
+      </li>
+    {/each}
+  </ol>
+</section>
 <p class="mt-4 border-t border-line pt-2 text-[14px]">
   Gloves and sleeves on, window open; the product’s safety sheet decides on a respirator. Never leave a full cup standing: it heats itself.
   A hot cup goes outside onto stone.

@@ -33,7 +33,7 @@
   function choose(coatId: string, part: number) {
     chosen = coatId;
     const coat = plan?.coats.find((c) => c.coat.id === coatId);
-    drawing.cup = coat?.coat.kind === 'sea' && part > 0 ? `${coatId}/${plan!.cut.sea.length - part}` : undefined;
+    drawing.cup = part > 0 ? coat?.cups.find((c) => c.id.tint === plan!.cut.sea.length - part)?.key : undefined;
   }
   function choosePart(part: number) {
     const kind = part === 0 ? 'sand' : 'sea';
@@ -61,8 +61,6 @@
   const batch = $derived(
     pour && (pour.batches.find((b) => b.resin.id === plan?.piece.coats.find((c) => c.id === selected)?.resinId) ?? pour.batches[0]),
   );
-
-  const poured = $derived(Boolean(standing?.pours.some((s) => s.pour.coatIds.some((id) => pour?.coats.some((c) => c.coat.id === id)))));
 
   const typing = (event: KeyboardEvent): boolean => event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
 
@@ -113,21 +111,14 @@
         {#if standing.open}
           <a class="button button-main" href="/pour/{standing.open.pour.id}">Go on pouring</a>
         {:else if pour}
-          <StartPour {piece} {pour} number={pourIndex + 1} again={poured} />
+          <StartPour {plan} {standing} looked={pourIndex} />
         {/if}
       </div>
     </div>
     <div class="grid min-h-0 grow gap-3 lg:grid-cols-[minmax(0,37fr)_minmax(0,63fr)] xl:grid-cols-[minmax(0,45fr)_minmax(0,57fr)]">
       <div class="min-h-0 max-lg:min-h-130"><Chart {editor} {plan} {drawing} findings={ofBoard} {selected} onpart={choosePart} /></div>
       <div class="grid min-h-0 gap-3 lg:grid-rows-[204px_minmax(0,1fr)]">
-        <Above
-          {plan}
-          {drawing}
-          {batch}
-          steps={pour && batch ? pour.steps.filter((s) => pour.batches[s.batch] === batch) : []}
-          {selected}
-          onselect={choose}
-        />
+        <Above {plan} {drawing} {batch} pour={pour ? pourIndex : undefined} {selected} onselect={choose} />
         <div class="grid min-h-0 gap-3 sm:grid-cols-[minmax(0,226fr)_minmax(0,460fr)]">
           <Coats {editor} {plan} {findings} bind:selected={() => selected, (id) => choose(id, 0)} />
           <Cups {editor} {plan} {drawing} {pour} number={pourIndex + 1} findings={ofPour} onselect={(id) => (chosen = id)} />

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { clearanceOf, type Batch, type PiecePlan, type Step } from '#core/plan';
+  import { clearanceOf, type Batch, type PiecePlan } from '#core/plan';
   import { plain, writeTemperature } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { AtLeisure } from '$lib/ui/leisure.svelte';
@@ -13,11 +13,12 @@
     plan: PiecePlan;
     drawing: Drawing;
     batch: Batch | undefined;
-    steps: Step[];
+    /** Which pour of the plan it belongs to. */
+    pour: number | undefined;
     selected: string;
     onselect: (coatId: string, part: number) => void;
   }
-  let { plan, drawing, batch, steps, selected, onselect }: Props = $props();
+  let { plan, drawing, batch, pour, selected, onselect }: Props = $props();
 
   const seen = new AtLeisure(() => plan);
 
@@ -43,10 +44,10 @@
     </p>
   {/snippet}
   {#if view === 'section'}<Section bind:this={section} plan={seen.current} {drawing} {selected} {onselect} />
-  {:else if batch}{#await import('./BatchClock.svelte') then { default: BatchClock }}<BatchClock
+  {:else if batch && pour !== undefined}{#await import('./BatchClock.svelte') then { default: BatchClock }}<BatchClock
+        {plan}
+        {pour}
         {batch}
-        {steps}
-        white={steps.some((s) => s.kind === 'white')}
       />{/await}
   {:else}<p class="p-3 text-soft">No coats yet, so no clock.</p>{/if}
 </Sheet>

@@ -1,9 +1,15 @@
 <script lang="ts">
-  import type { Batch, Step } from '#core/plan';
+  import { stepKey } from '#core/document';
+  import { planTogether, type Batch, type PiecePlan } from '#core/plan';
+  import { say, tell } from '#core/pour';
   import { plain, writeSpan } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
 
   /** The windows of a batch on the clock that starts when A and B meet, with the planned steps as marks below. */
-  let { batch, steps, white }: { batch: Batch; steps: Step[]; white: boolean } = $props();
+  let { plan, pour, batch }: { plan: PiecePlan; pour: number; batch: Batch } = $props();
+  const told = $derived(tell(planTogether([{ plan, pour }], plan.means), plan.means.roomC));
+  const steps = $derived(told.steps.filter((s) => plan.pours[pour]?.batches[s.batch] === batch));
+  const white = $derived(steps.some((s) => s.id.does === 'white'));
 
   const [LEFT, TOP, ROW, RIGHT] = [104, 6, 21, 16];
   let width = $state(0);
@@ -20,7 +26,6 @@
     { name: 'heat moves it', from: w.stirred, until: w.heatUntil, tone: 'fill-rule stroke-soft', last: w.lastMoves },
   ]);
   const bottom = $derived(TOP + rows.length * ROW);
-  const words = { mix: 'A and B meet', pour: 'cup poured', white: 'white laid', heat: 'heat pass', done: 'done' };
 </script>
 
 <div class="min-h-0 shrink-0 pt-1" bind:clientWidth={width}>
@@ -50,14 +55,14 @@
             >{/if}
         {/if}
       {/each}
-      {#each own as step (step.key)}
+      {#each own as step (stepKey(step.id))}
         <g>
-          <title>{words[step.kind]}, planned at {plain(step.min, 0)} min</title>
-          {#if step.kind === 'white'}<path d="M{x(step.min)} {TOP}V{bottom + 6}" class="stroke-buoy" stroke-width="2" />
-          {:else if step.kind !== 'done'}<path
+          <title>{say(step, told, shared.settings!).done}, planned at {plain(step.min, 0)} min</title>
+          {#if step.id.does === 'white'}<path d="M{x(step.min)} {TOP}V{bottom + 6}" class="stroke-buoy" stroke-width="2" />
+          {:else if step.id.does !== 'cover'}<path
               d="M{x(step.min)} {bottom - 1}v7"
               class="stroke-ink"
-              stroke-width={step.kind === 'heat' ? 3 : 1.5}
+              stroke-width={step.id.does === 'heat' ? 3 : 1.5}
             />{/if}
         </g>
       {/each}

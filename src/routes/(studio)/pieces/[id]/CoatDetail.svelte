@@ -22,12 +22,20 @@
   import { shared } from '$lib/store/shared.svelte';
   import LengthField from '$lib/ui/LengthField.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
+  import NameField from '$lib/ui/NameField.svelte';
   import SchoolField from '$lib/ui/SchoolField.svelte';
   import CoatPart from './CoatPart.svelte';
   import type { PieceEditor } from './editor.svelte';
 
   /** What one coat is planned with: its film or its line, how it is laid, where, and after what. */
-  let { editor, plan, c }: { editor: PieceEditor; plan: PiecePlan; c: CoatPlan } = $props();
+  interface Props {
+    editor: PieceEditor;
+    plan: PiecePlan;
+    c: CoatPlan;
+    /** The keyboard is to go to a coat of the list. */
+    onmoved: (coatId: string) => void;
+  }
+  let { editor, plan, c, onmoved }: Props = $props();
 
   const coat = $derived(c.coat);
   const mm = (value: number): string => `${plain(value, 2)} mm`;
@@ -43,9 +51,25 @@
     const [{ id }, { number }] = [coat, c];
     return editor.commit(label, (p) => to(p, id, number));
   };
+  const move = (way: 'up' | 'down', to: (p: Piece, id: string, number: number) => Piece) => {
+    const { id } = coat;
+    void act(`Move ${c.name} ${way}`, to).then(() => onmoved(id));
+  };
+  async function takeOff() {
+    const below = plan.coats[c.number - 2] ?? plan.coats[c.number];
+    await act(`Take off ${c.name}`, withoutCoat);
+    if (below) onmoved(below.coat.id);
+  }
+  /** A name of one's own; without one it goes by its kind. */
+  const rename = (value: string) =>
+    change(`Rename ${c.name}`, (old) => {
+      const { name: _, ...rest } = old;
+      return (value ? { ...rest, name: value } : rest) as Coat;
+    });
 </script>
 
 <div class="flex flex-col gap-1 px-3 pb-2">
+  <NameField label="name" value={coat.name ?? ''} placeholder={c.name} commit={rename} />
   {#if coat.kind === 'wave'}
     {#await import('./WavePart.svelte') then { default: WavePart }}<WavePart {plan} {coat} {change} {set} />{/await}
   {:else if coat.kind === 'top'}
@@ -135,16 +159,14 @@
       type="button"
       class="button button-quiet px-2!"
       disabled={c.number === plan.coats.length}
-      onclick={() => act(`Move ${c.name} up`, (p, id, number) => withCoatMoved(p, id, number))}>Up</button
+      onclick={() => move('up', (p, id, number) => withCoatMoved(p, id, number))}>Up</button
     >
     <button
       type="button"
       class="button button-quiet px-2!"
       disabled={c.number === 1}
-      onclick={() => act(`Move ${c.name} down`, (p, id, number) => withCoatMoved(p, id, number - 2))}>Down</button
+      onclick={() => move('down', (p, id, number) => withCoatMoved(p, id, number - 2))}>Down</button
     >
-    <button type="button" class="button button-quiet px-2!" onclick={() => act(`Take off ${c.name}`, withoutCoat)}
-      >Take this coat off</button
-    >
+    <button type="button" class="button button-quiet px-2!" onclick={takeOff}>Take this coat off</button>
   </div>
 </div>

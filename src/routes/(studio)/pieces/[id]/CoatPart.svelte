@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { limits, overOf, withCoat, type Coat, type Edge, type Over, type Until } from '#core/document';
+  import { awaitedBy, isJoined, limits, overOf, withCoat, type Coat, type Edge, type Over, type Until } from '#core/document';
   import type { CoatPlan, PiecePlan } from '#core/plan';
   import { fraction, plain, readWithin, writeShare } from '#core/units';
   import LengthField from '$lib/ui/LengthField.svelte';
@@ -12,6 +12,7 @@
 
   const coat = $derived(c.coat);
   const over = $derived(overOf(coat));
+  const awaited = $derived(awaitedBy(plan.piece.coats, coat));
   const starts: Over[] = [
     { kind: 'whole' },
     { kind: 'sea' },
@@ -100,7 +101,7 @@
     <label class="text-soft"
       >waits for<select
         class="input min-h-7!"
-        value={coat.samePour ? 'same' : coat.waits ? `${coat.waits.coatId}|${coat.waits.until}` : 'window'}
+        value={isJoined(plan.piece.coats, coat) ? 'same' : awaited ? `${awaited.coatId}|${awaited.until}` : 'window'}
         onchange={(e) => wait(e.currentTarget.value)}
         ><option value="same">nothing: the same pour as {c.number - 1}</option><option value="window">the window of {c.number - 1}</option
         >{#each lower as l (l.coat.id)}{#each Object.entries(words) as [until, word] (until)}<option value="{l.coat.id}|{until}"
@@ -122,7 +123,7 @@
       ></label
     >
   {/if}
-  {#if coat.samePour}
+  {#if isJoined(plan.piece.coats, coat)}
     <label class="flex items-center gap-2 text-soft"
       ><input
         type="checkbox"

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { dragHandle, dragHandleZone, type DndEvent } from 'svelte-dnd-action';
   import type { Finding } from '#core/advice';
-  import { newCoatId, startingCoat, withCoatMoved, withCoatOnTop, withCoatOrder, type Coat } from '#core/document';
+  import { newCoatId, resinFor, startingCoat, withCoatAdded, withCoatMoved, withCoatOrder, type Coat } from '#core/document';
+  import { tick } from 'svelte';
   import type { CoatPlan, PiecePlan } from '#core/plan';
   import { fixed, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
@@ -49,26 +50,34 @@
     const by = event.altKey ? { ArrowUp: 1, ArrowDown: -1 }[event.key] : undefined;
     if (!by) return;
     event.preventDefault();
-    const id = c.coat.id;
-    void editor.commit(`Move ${c.name} ${by > 0 ? 'up' : 'down'}`, (p) => withCoatMoved(p, id, c.number - 1 + by));
+    const [id, to] = [c.coat.id, c.number - 1 + by];
+    void editor.commit(`Move ${c.name} ${by > 0 ? 'up' : 'down'}`, (p) => withCoatMoved(p, id, to)).then(() => focusOn(id));
   }
 
   const addable: Coat['kind'][] = ['seal', 'base', 'sand', 'sea', 'wave', 'glaze', 'clear', 'top'];
 
   async function add(kind: Coat['kind']) {
     const { piece, means } = plan;
-    const resinId = piece.coats.at(-1)?.resinId ?? means.resins[0]?.id;
+    const resinId = resinFor(piece.coats, kind) ?? means.resins[0]?.id;
     if (!resinId || piece.coats.length >= 12) return;
     const coat = startingCoat(kind, newCoatId(piece, kind), resinId, piece.sea.edges.length + 1, means);
-    const first = piece.coats.length === 0;
-    await editor.commit(`Add a coat of ${kind}`, (p) => withCoatOnTop(p, first ? { ...coat, samePour: false } : coat));
+    await editor.commit(`Add a coat of ${kind}`, (p) => withCoatAdded(p, coat));
     selected = coat.id;
+    await focusOn(coat.id);
+  }
+
+  let list = $state<HTMLElement>();
+  /** The keyboard stays with the coat that was moved or added, or goes to the one in the place of one taken off. */
+  async function focusOn(coatId: string) {
+    await tick();
+    list?.querySelector<HTMLElement>(`[data-coat="${CSS.escape(coatId)}"]`)?.focus();
   }
 </script>
 
 <Sheet title="Coats" aside="top first" class="h-full">
   <div class="relative min-h-0 grow overflow-y-auto">
     <div
+      bind:this={list}
       use:dragHandleZone={{ items: rows, flipDurationMs: 0, dropTargetStyle: {}, type: 'coats' }}
       onconsider={(e: CustomEvent<DndEvent<Row>>) => (dragged = e.detail.items)}
       onfinalize={drop}
@@ -88,6 +97,7 @@
               type="button"
               class="flex min-w-0 grow gap-2 text-left"
               aria-expanded={open}
+              data-coat={coatId}
               onclick={() => (selected = coatId)}
               onkeydown={(e) => key(e, c)}
             >
@@ -105,7 +115,7 @@
               >
             </button>
           </div>
-          {#if open && !dragged}<CoatDetail {editor} {plan} {c} />{/if}
+          {#if open && !dragged}<CoatDetail {editor} {plan} {c} onmoved={focusOn} />{/if}
         </div>
       {/each}
     </div>

@@ -1,10 +1,12 @@
 <script lang="ts">
-  import { limits, tintsOf, withLoad, type Part } from '#core/document';
+  import { tick } from 'svelte';
+  import { limits, tintsOf, withLoad, withTint, type Part } from '#core/document';
   import type { Cup, PiecePlan } from '#core/plan';
   import { fraction, plain, readWithin, writeShare, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
-  import { writeDose } from '$lib/ui/doses';
+  import { writeDose } from '#core/pour';
   import LiveField from '$lib/ui/LiveField.svelte';
+  import NameField from '$lib/ui/NameField.svelte';
   import type { PieceEditor } from './editor.svelte';
 
   /** Where a cup's amount comes from, its two parts by volume, and the recipe of its tint to change. */
@@ -12,35 +14,46 @@
 
   const settings = $derived(shared.settings!);
   const volume = (ml: number): string => writeVolume(ml, settings.volume);
-  const coat = $derived(plan.piece.coats.find((c) => c.id === cup.coatId)!);
-  const index = $derived(coat.kind === 'sea' ? Number(cup.made.part) : 0);
-  const tint = $derived(
-    cup.doses.length || cup.key.endsWith('/white') || coat.kind === 'sea' || coat.kind === 'glaze' ? tintsOf(coat)[index] : undefined,
-  );
+  const coat = $derived(plan.piece.coats.find((c) => c.id === cup.id.coat));
+  const index = $derived(cup.id.tint ?? 0);
+  const isTinted = $derived(['tint', 'glaze', 'base', 'white'].includes(cup.id.role));
+  const tint = $derived(isTinted && coat ? tintsOf(coat)[index] : undefined);
   const parts = $derived(
-    cup.key.endsWith('/clear')
-      ? []
-      : plan.means.colourants
-          .map((colourant) => ({ colourant, load: tint?.recipe.find((p) => p.colourantId === colourant.id)?.load }))
-          .filter((p) => p.load !== undefined),
+    plan.means.colourants
+      .map((colourant) => ({ colourant, load: tint?.recipe.find((p) => p.colourantId === colourant.id)?.load }))
+      .filter((p) => p.load !== undefined),
   );
-  const others = $derived(
-    tint && !cup.key.endsWith('/clear') ? plan.means.colourants.filter((c) => !parts.some((p) => p.colourant.id === c.id)) : [],
-  );
+  const others = $derived(tint ? plan.means.colourants.filter((c) => !parts.some((p) => p.colourant.id === c.id)) : []);
 
   const percent = (load: number): string => `${plain(load * 100, 4)} %`;
   const readLoad = (text: string) => readWithin(fraction, text, limits.load, 'A load', percent, '%');
-  const set = (part: Part, name: string) => editor.commit(`Change ${name} in ${cup.name}`, (p) => withLoad(p, cup.coatId, index, part));
+  const set = (part: Part, name: string) => editor.commit(`Change ${name} in ${cup.name}`, (p) => withLoad(p, cup.id.coat, index, part));
+  let root = $state<HTMLElement>();
+  /** Takes a colourant off; the keyboard goes to the one that can be put back. */
+  async function takeOff(colourant: { id: string; name: string }) {
+    const { coat: coatId } = cup.id;
+    const at = index;
+    await editor.commit(`Take ${colourant.name} off ${cup.name}`, (p) => withLoad(p, coatId, at, { colourantId: colourant.id, load: 0 }));
+    await tick();
+    root?.querySelector<HTMLElement>(`[data-add="${CSS.escape(colourant.id)}"]`)?.focus();
+  }
+  const rename = (name: string) => {
+    const { coat: coatId } = cup.id;
+    const at = index;
+    if (name) void editor.commit(`Rename ${cup.name}`, (p) => withTint(p, coatId, at, (t) => ({ ...t, name })));
+  };
 </script>
 
-<div class="flex flex-col gap-1 pb-2 text-[13px] text-soft">
+<div class="flex flex-col gap-1 pb-2 text-[13px] text-soft" bind:this={root}>
+  {#if tint}<NameField label="cup" value={tint.name} commit={rename} />{/if}
   <p>
     {#if cup.area > 0}{plain(cup.area / 100, 0)} cm² take {volume(cup.makeup.laid)}{#if cup.makeup.runsOver > 0}, {volume(
           cup.makeup.runsOver,
         )} runs over the rim{/if}{:else}The drawn line takes {volume(cup.makeup.laid)}{/if}, spare {volume(
       cup.makeup.spare,
-    )}{#if cup.makeup.heldBack > 0}, {volume(cup.makeup.heldBack)} held back for corrections{/if}, {volume(cup.makeup.stays)} stays in the cup{#if cup.sandG > 0};
-      of that {volume(cup.ml)} is resin, the rest {plain(cup.sandG, 0)} g of sand{/if}.
+    )}{#if cup.makeup.heldBack > 0}, {volume(cup.makeup.heldBack)} held back for corrections{/if}, {volume(cup.makeup.stays)} stays in the cup{#if cup.makeup.surplus > 0},
+      {volume(cup.makeup.surplus)} is left over, since no cup is filled with less{/if}{#if cup.sandG > 0}; of that {volume(cup.ml)} is resin,
+      the rest {plain(cup.sandG, 0)} g of sand{/if}.
   </p>
   <p>
     A {volume(cup.parts.aMl)}, B {volume(cup.parts.bMl)}. Colourant {writeShare(cup.load)} of the {writeShare(cup.limit)} this resin takes.
@@ -57,12 +70,14 @@
       value={load!}
       commit={(v) => set({ colourantId: colourant.id, load: v }, colourant.name)}
     />
+    <button type="button" class="-mt-1 self-start underline" onclick={() => takeOff(colourant)}>Take {colourant.name} off</button>
   {/each}
   {#if others.length}
     <p>
       Add {#each others as c (c.id)}<button
           type="button"
           class="mr-2 underline"
+          data-add={c.id}
           onclick={() => set({ colourantId: c.id, load: 0.0005 }, c.name)}>{c.name}</button
         >{/each}
     </p>

@@ -4,7 +4,7 @@
   import type { Batch, Cup, PiecePlan, PourPlan } from '#core/plan';
   import { fixed, plain, volumeFigure, writeShare, writeSpan, writeTemperature, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
-  import { writeDoses } from '$lib/ui/doses';
+  import { writeDoses } from '#core/pour';
   import Findings from '$lib/ui/Findings.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import type { Drawing } from './drawing.svelte';
@@ -25,7 +25,7 @@
 
   function toggle(cup: Cup) {
     drawing.cup = drawing.cup === cup.key ? undefined : cup.key;
-    if (drawing.cup) onselect(cup.coatId);
+    if (drawing.cup) onselect(cup.id.coat);
   }
   const settings = $derived(shared.settings!);
   const unit = $derived(settings.volume);
@@ -76,7 +76,11 @@
                 <td>{fixed(cup.parts.aG, 1)}</td>
                 <td>{fixed(cup.parts.bG, 1)}</td>
                 <td class="text-[12.5px] xl:whitespace-nowrap"
-                  >{cup.sandG > 0 ? `${plain(cup.sandG, 0)} g sand` : writeDoses(cup.doses) || '–'}</td
+                  >{cup.sandG > 0
+                    ? `${plain(cup.sandG, 0)} g sand${cup.made.sand?.pressed ? ', pressed in' : ''}`
+                    : writeDoses(cup.doses) || '–'}{#if cup.made.additive}<span class="block"
+                      >{cup.made.additive.drops} drops {cup.made.additive.name}</span
+                    >{/if}</td
                 >
                 <td class="pr-3! whitespace-nowrap {cup.load > cup.limit ? 'font-bold text-buoy' : ''}"
                   >{cup.doses.length ? writeShare(cup.load) : '–'}</td

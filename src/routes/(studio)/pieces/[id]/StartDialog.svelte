@@ -2,27 +2,37 @@
   import { Dialog } from 'bits-ui';
   import { untrack } from 'svelte';
   import { goto } from '$app/navigation';
-  import { limits, type Piece } from '#core/document';
-  import type { PourPlan } from '#core/plan';
+  import { limits } from '#core/document';
+  import { planPiece, planTogether, type PiecePlan } from '#core/plan';
+  import { atBench, sameCups, tell } from '#core/pour';
+  import { whatIsBelow, type Standing } from '#core/record';
   import { roomAt } from '#core/schedule';
   import { readWithin, temperature, writeTemperature, writeVolume } from '#core/units';
   import { startPour } from '$lib/store/pours';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
-  import { offsetAt } from '$lib/ui/clock.svelte';
+  import { clockTime, offsetAt, weekday } from '$lib/ui/clock.svelte';
   import Field from '$lib/ui/Field.svelte';
+  import BenchChange from './BenchChange.svelte';
 
-  /** Asks for the room as it is now, since every clock of the pour runs on it, and starts. */
+  /**
+   * Asks which pour, says what stands in its way, and asks for the room as it is now, since every clock of the pour runs on
+   * it. Where the bench is warmer or colder than planned, what changes stands beside the plan before anything is mixed.
+   */
   interface Props {
     open: boolean;
-    piece: Piece;
-    pour: PourPlan;
-    number: number;
+    plan: PiecePlan;
+    standing: Standing;
+    /** The pour it begins with. */
+    offered: number;
   }
-  let { open = $bindable(), piece, pour, number }: Props = $props();
+  let { open = $bindable(), plan, standing, offered }: Props = $props();
 
+  const piece = $derived(plan.piece);
   let text = $state('');
   let insist = $state(false);
+  let number = $state(0);
+  let take = $state<'planned' | 'new'>('planned');
   const settings = $derived(shared.settings!);
   /** Each time it opens it begins with the room as it should be now. */
   const roomNow = (): string => {
@@ -32,22 +42,47 @@
   $effect.pre(() => {
     if (!open) return;
     text = untrack(roomNow);
+    number = untrack(() => offered);
     insist = false;
+    take = 'planned';
   });
   const read = (typed: string) =>
     readWithin(temperature, typed, limits.room, 'A room', (v) => writeTemperature(v, settings.temperature), settings.temperature);
 
+  const pour = $derived(plan.pours[number]);
+  /** What is not as it should be below this pour, in sentences. */
+  const below = $derived(open ? whatIsBelow(plan, standing, number, Date.now(), (ms) => `${weekday(ms)} ${clockTime(ms)}`) : []);
+
+  const reading = $derived(read(text));
+  const session = $derived(pour?.batches.length ? planTogether([{ plan, pour: number }], plan.means) : undefined);
+  const kept = $derived(session && reading.ok ? atBench(session, plan.means, reading.value) : undefined);
+  const anew = $derived(
+    reading.ok && session
+      ? planTogether([{ plan: planPiece({ ...piece }, { ...plan.means, roomC: reading.value }), pour: number }], {
+          ...plan.means,
+          roomC: reading.value,
+        })
+      : undefined,
+  );
+  /** Nearer than this to what was planned is as planned, K. */
+  const AS_PLANNED = 0.75;
+  const changes = $derived(reading.ok && Math.abs(reading.value - plan.means.roomC) >= AS_PLANNED);
+  const choice = $derived(kept && anew && changes ? !sameCups(kept, anew) : false);
+
   async function start(event: SubmitEvent) {
     event.preventDefault();
-    const reading = read(text);
     insist = true;
-    if (!reading.ok) return;
+    const { room, means } = shared;
+    if (!reading.ok || !pour || !kept || !anew || !room || !means) return;
+    const roomC = reading.value;
     await attempt(async () => {
-      const id = await startPour(
-        piece,
-        pour.coats.map((c) => c.coat.id),
-        reading.value,
-      );
+      const { resins, colourants, method } = means;
+      const id = await startPour({
+        of: [{ pieceId: piece.id, coatIds: pour.coats.map((c) => c.coat.id) }],
+        planned: { pieces: [piece], resins, colourants, room, method },
+        told: tell(choice && take === 'new' ? anew : kept, roomC),
+        roomC,
+      });
       await goto(`/pour/${id}`);
     });
   }
@@ -56,14 +91,28 @@
 <Dialog.Root bind:open>
   <Dialog.Portal>
     <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
-    <Dialog.Content class="sheet fixed top-1/2 left-1/2 z-50 w-[min(480px,calc(100vw-32px))] -translate-x-1/2 -translate-y-1/2 p-5">
-      <Dialog.Title class="font-serif text-[22px]">Pour {number} of {piece.name}</Dialog.Title>
+    <Dialog.Content
+      class="sheet fixed top-1/2 left-1/2 z-50 max-h-[calc(100dvh-24px)] w-[min(560px,calc(100vw-32px))] -translate-x-1/2 -translate-y-1/2 overflow-y-auto p-5"
+    >
+      <Dialog.Title class="font-serif text-[22px]">Pour {number + 1} of {piece.name}</Dialog.Title>
       <Dialog.Description class="mt-1 text-soft">
-        {pour.coats.map((c) => c.name).join(', ')}: {pour.batches
+        {pour?.coats.map((c) => c.name).join(', ')}: {pour?.batches
           .map((b) => `${writeVolume(b.ml, settings.volume)} of ${b.resin.name}`)
-          .join(', ')}.
+          .join(', ') || 'nothing to mix'}.
       </Dialog.Description>
-      <form class="mt-4" onsubmit={start} novalidate>
+      <form class="mt-4 flex flex-col gap-4" onsubmit={start} novalidate>
+        {#if plan.pours.length > 1}
+          <label class="text-soft"
+            >Which pour<select class="input mt-1" value={String(number)} onchange={(e) => (number = Number(e.currentTarget.value))}
+              >{#each plan.pours as p, i (i)}<option value={String(i)} disabled={!p.batches.length}
+                  >{i + 1}: {p.coats.map((c) => c.name).join(', ')}{i === offered && standing.next ? ' (next)' : ''}</option
+                >{/each}</select
+            ></label
+          >
+        {/if}
+        {#each below as sentence (sentence)}
+          <p class="border-l-3 border-warn bg-warnground px-3 py-2 text-warn">{sentence}</p>
+        {/each}
         <Field
           label="Temperature at the bench now"
           bind:text
@@ -71,9 +120,12 @@
           {insist}
           hint="Every clock of this pour runs on it. Read it where the board lies."
         />
-        <div class="mt-5 flex justify-end gap-2">
-          <Dialog.Close class="button">Not yet</Dialog.Close>
-          <button type="submit" class="button button-main">Start</button>
+        {#if session && kept && anew && changes && reading.ok}
+          <BenchChange planned={session} {kept} {anew} plannedC={plan.means.roomC} nowC={reading.value} {choice} bind:take />
+        {/if}
+        <div class="flex justify-end gap-2">
+          <Dialog.Close type="button" class="button">Not yet</Dialog.Close>
+          <button type="submit" class="button button-main" disabled={!session}>{below.length ? 'Pour it all the same' : 'Start'}</button>
         </div>
       </form>
     </Dialog.Content>

@@ -1,13 +1,21 @@
 <script lang="ts">
   import type { Component, ComponentProps } from 'svelte';
-  import type { Piece } from '#core/document';
-  import type { PourPlan } from '#core/plan';
+  import type { PiecePlan } from '#core/plan';
+  import type { Standing } from '#core/record';
   import { attempt } from '$lib/ui/attempt';
   import type StartDialog from './StartDialog.svelte';
 
-  /** Starts a pour, once its question has been answered; the dialog is fetched when it is first asked for. */
-  let { piece, pour, number, again }: { piece: Piece; pour: PourPlan; number: number; again: boolean } = $props();
+  /** Starts a pour, once its questions have been answered; the dialog is fetched when it is first asked for. */
+  interface Props {
+    plan: PiecePlan;
+    standing: Standing;
+    /** The pour that is looked at. */
+    looked: number;
+  }
+  let { plan, standing, looked }: Props = $props();
 
+  /** The next that can be poured; the one looked at where all are poured. */
+  const offered = $derived(standing.next?.pour ?? looked);
   let Asking = $state.raw<Component<ComponentProps<typeof StartDialog>, object, 'open'>>();
   let open = $state(false);
   const ask = () =>
@@ -17,7 +25,7 @@
     });
 </script>
 
-<button type="button" class="button {again ? '' : 'button-main'}" disabled={!pour.batches.length} onclick={ask}
-  >{again ? 'Pour it again' : 'Start the pour'}</button
+<button type="button" class="button {standing.next ? 'button-main' : ''}" disabled={!plan.pours.some((p) => p.batches.length)} onclick={ask}
+  >{standing.next ? 'Start the pour' : 'Pour it again'}</button
 >
-{#if Asking}<Asking bind:open {piece} {pour} {number} />{/if}
+{#if Asking}<Asking bind:open {plan} {standing} {offered} />{/if}

@@ -16,16 +16,39 @@
   let { plan, coat, change, set }: Props = $props();
 
   const readMinute = (text: string) => readWithin(duration, text, limits.minute, 'A wait', writeDuration, 'min');
+  /** The minute it is planned for, after its own cup was mixed. */
+  const planned = $derived.by(() => {
+    const step = plan.pours.flatMap((p) => p.steps).find((s) => s.id.does === 'white' && s.id.coat === coat.id);
+    return coat.layAt ?? (step ? step.at - step.mixedAt : 0);
+  });
+  const whenCrispest = () =>
+    change('Lay the white when it is crispest', (old) => {
+      const { layAt: _, ...rest } = old as WaveCoat;
+      return rest;
+    });
 </script>
 
 <LiveField
   narrow
   tight
   label="lay at"
-  shows={`${plain(coat.layAt, 1)} min`}
+  shows={`${plain(planned, 1)} min`}
   read={readMinute}
-  value={coat.layAt}
+  hint={coat.layAt === undefined ? 'when it is crispest' : undefined}
+  value={planned}
   commit={(layAt) => set('Change when the white is laid', { layAt })}
+/>
+{#if coat.layAt !== undefined}<button type="button" class="-mt-1 self-start text-[13px] underline" onclick={whenCrispest}
+    >Lay it when it is crispest</button
+  >{/if}
+<LiveField
+  narrow
+  tight
+  label="rests, then heat"
+  shows={`${plain(coat.rest ?? 0, 1)} min`}
+  read={readMinute}
+  value={coat.rest ?? 0}
+  commit={(rest) => set('Change how long the white rests', { rest })}
 />
 <LengthField
   label="to sea"

@@ -1,11 +1,12 @@
 <script lang="ts">
-  import { limits, type WaveCoat } from '#core/document';
+  import { additiveInto, limits, type WaveCoat } from '#core/document';
   import { whiteAmounts, whiteHiding, whiteStick, type PiecePlan } from '#core/plan';
   import { siliconeLater } from '#core/prepare';
   import { HIDES } from '#core/tint';
   import { bare, fixed, plain, readWithin, writeHours, writeLength, writeVolume, type Reading } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
+  import SchoolField from '$lib/ui/SchoolField.svelte';
 
   /** White reckoned from the reach that is wanted and from the line that is drawn, whether it hides, and what an additive costs later. */
   interface Props {
@@ -18,6 +19,7 @@
   const settings = $derived(shared.settings!);
   const volume = (ml: number): string => writeVolume(ml, settings.volume);
   const white = $derived(whiteAmounts(plan, coat));
+  const factor = $derived(plan.means.method.whiteFactor ?? 1);
   const hiding = $derived(whiteHiding(plan, coat));
   const stick = $derived(whiteStick(plan, coat));
   const film = $derived(plan.means.method.foamFilm);
@@ -32,7 +34,7 @@
   White by its reach <b>{volume(white.byReach)}</b>, by its line <b>{volume(white.byLine)}</b>, along {writeLength(
     white.length,
     settings.length,
-  )}. The cup holds what the reach takes.
+  )}. Its cup holds {factor > 1 ? `${plain(factor, 2)} times the greater` : 'the greater'}.
 </p>
 <p class="text-[13px] text-soft">
   {#if hiding.contrast >= HIDES}It hides what is below at {plain(film, 2)} mm ({fixed(hiding.contrast, 2)} of 1).
@@ -52,11 +54,16 @@
   <LiveField
     narrow
     tight
-    label="drops in the white"
+    label="drops"
     value={coat.additiveDrops ?? 0}
     shows={plain(coat.additiveDrops ?? 0, 0)}
     read={readDrops}
     commit={(additiveDrops) => set('Change the drops of additive', { additiveDrops })}
+  />
+  <SchoolField
+    school={additiveInto}
+    value={coat.additiveInto ?? 'the white'}
+    onchange={(way) => set('Change where the additive goes', { additiveInto: way })}
   />
   {#if coat.additive === 'silicone'}
     <p class="text-[13px] text-warn">

@@ -27,14 +27,14 @@ export function nearest({ points, closed }: DrawnLine, to: Point): { after: numb
 /**
  * The part of the board a coat goes over, or that of one cup of it: what a chart marks. A coat as wide as the board or its
  * sea needs no mark; what is marked is a part chosen by hand.
- * @param cup "coat/part", where one is chosen
+ * @param cup the key of one, where one is chosen
  */
 export function markedRegions({ coats }: PiecePlan, coatId: string, cup: string | undefined): Region[] {
   const coat = coats.find((c) => c.coat.id === coatId);
   if (!coat) return [];
   const { beach, sea } = coat.regions;
-  const index = cup?.startsWith(`${coatId}/`) && coat.coat.kind === 'sea' ? Number(cup.slice(coatId.length + 1)) : NaN;
-  const own = Number.isNaN(index) ? undefined : sea[sea.length - 1 - index];
+  const tint = coat.cups.find((c) => c.key === cup)?.id.tint;
+  const own = tint === undefined ? undefined : sea[sea.length - 1 - tint];
   if (own) return [own];
   const partly = coat.coat.over !== undefined || Boolean(coat.coat.inset);
   return partly ? [beach, ...sea].filter((r) => r.area > 0) : [];

@@ -1,4 +1,4 @@
-import { overOf, type Coat, type Over, type Point, type Settings } from '#core/document';
+import { awaitedBy, isJoined, overOf, type Coat, type Over, type Point, type Settings } from '#core/document';
 import { middleOf } from '#core/geometry';
 import type { CoatPlan, PiecePlan } from '#core/plan';
 import { plain, writeLength, writeShare, writeSpan } from '#core/units';
@@ -27,12 +27,17 @@ const until = { tacky: 'no longer runs', recoat: 'opens', hard: 'is hard' };
 /** What a coat waits for, in a few words. */
 export function waitWords(plan: PiecePlan, { coat, number }: CoatPlan): string {
   if (number === 1) return plan.piece.surface.primer === 'none' ? 'on the board' : 'after primer is dry';
-  if (coat.kind === 'wave' && coat.samePour) return `${plain(coat.layAt, 0)} min after mixing`;
-  if (coat.samePour) return `same pour as ${number - 1}`;
-  const awaited = coat.waits && plan.coats.find((c) => c.coat.id === coat.waits!.coatId);
+  const joined = isJoined(plan.piece.coats, coat);
+  if (coat.kind === 'wave' && joined) {
+    const step = plan.pours.flatMap((p) => p.steps).find((s) => s.id.does === 'white' && s.id.coat === coat.id);
+    return step ? `${plain(step.at - step.mixedAt, 0)} min after mixing` : `same pour as ${number - 1}`;
+  }
+  if (joined) return `same pour as ${number - 1}`;
+  const waits = awaitedBy(plan.piece.coats, coat);
+  const awaited = waits && plan.coats.find((c) => c.coat.id === waits.coatId);
   const below = plan.pours.find((p) => p.coats.some((c) => (awaited ? c === awaited : c.number === number - 1)))?.batches.at(-1);
-  if (awaited && coat.waits!.until !== 'recoat')
-    return `when ${awaited.number} ${until[coat.waits!.until]}${below ? `, ${plain((coat.waits!.until === 'hard' ? below.windows.fullCure : below.windows.nextCoat.from) / 60, 0)} h` : ''}`;
+  if (awaited && waits.until !== 'recoat')
+    return `when ${awaited.number} ${until[waits.until]}${below ? `, ${plain((waits.until === 'hard' ? below.windows.fullCure : below.windows.nextCoat.from) / 60, 0)} h` : ''}`;
   return below ? `after ${writeSpan(below.windows.nextCoat.from, below.windows.nextCoat.until)}` : 'on its own';
 }
 

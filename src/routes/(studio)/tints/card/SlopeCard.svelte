@@ -3,7 +3,7 @@
   import { groundNamed, hexOf, lightness, recipeSeen } from '#core/tint';
   import { fixed, plain, writeShare, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
-  import { writeDose } from '$lib/ui/doses';
+  import { writeDose } from '#core/pour';
   import type { Worked } from '../bench.svelte';
 
   /** Swatches as they come over white primer and bare wood, with drops, loads and lightness of each cup. */

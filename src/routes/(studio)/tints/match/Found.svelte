@@ -2,7 +2,7 @@
   import type { Colourant } from '#core/document';
   import { hexOf, MATCHES, type Match, type Rgb } from '#core/tint';
   import { plain, writeShare } from '#core/units';
-  import { writeDose } from '$lib/ui/doses';
+  import { writeDose } from '#core/pour';
 
   /** One pick, and the nearest tints that can be made of it, each with how far it is off. */
   interface Props {

@@ -3,14 +3,14 @@
   import type { Settings } from '#core/document';
   import type { Paper } from '#core/formats';
   import { joinsOf } from '#core/geometry';
-  import { clearanceOf, weightOf, type PiecePlan } from '#core/plan';
+  import { clearanceOf, planTogether, weightOf, type PiecePlan } from '#core/plan';
   import { edgeAmounts, workAfter, workBefore, type Work } from '#core/prepare';
   import { fixed, plain, volumeFigure, writeHours, writeShare, writeTemperature, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { writeBoard } from '$lib/ui/board';
   import BoardDrawing from '$lib/ui/BoardDrawing.svelte';
   import { dayMonth } from '$lib/ui/clock.svelte';
-  import { writeDoses } from '$lib/ui/doses';
+  import { say, tell, writeDoses } from '#core/pour';
   import PaperPage from '$lib/ui/PaperPage.svelte';
   import { Drawing } from '../drawing.svelte';
   import Rulers from '../Rulers.svelte';
@@ -39,6 +39,11 @@
     advise({ plan, measure: settings.measure, joins: joinsOf(piece, shared.pieces ?? []) }).filter((f) => f.severity !== 'note'),
   );
   const uses = { wall: 'for the wall', food: 'to carry food', 'hot mugs': 'for hot mugs' };
+  /** The steps of a pour as they are said at the bench. */
+  function stepsOf(pour: number) {
+    const told = tell(planTogether([{ plan, pour }], plan.means), plan.means.roomC);
+    return told.steps.map((step) => ({ at: step.at, does: step.id.does, words: say(step, told, settings) }));
+  }
   const total = (list: Work[]): string => writeHours(list.reduce((sum, w) => sum + w.hours, 0));
   const [before, after] = $derived([workBefore(piece, plan.means.method), workAfter(piece, plan.means.method)]);
 </script>
@@ -164,7 +169,11 @@
                 <td>{volumeFigure(cup.ml, settings.volume)}</td>
                 <td>{fixed(cup.parts.aG, 1)}</td>
                 <td>{fixed(cup.parts.bG, 1)}</td>
-                <td>{cup.sandG > 0 ? `${plain(cup.sandG, 0)} g sand` : writeDoses(cup.doses) || '–'}</td>
+                <td
+                  >{cup.sandG > 0
+                    ? `${plain(cup.sandG, 0)} g sand${cup.made.sand?.pressed ? ', pressed in' : ''}`
+                    : writeDoses(cup.doses) || '–'}{cup.made.additive ? ` + ${cup.made.additive.drops} ${cup.made.additive.name}` : ''}</td
+                >
                 <td>{cup.doses.length ? writeShare(cup.load) : '–'}</td>
               </tr>
             {/each}
@@ -178,6 +187,21 @@
           </tbody>
         </table>
       {/each}
+    {/each}
+  </div>
+  <div class="mt-2 grid grid-cols-2 gap-x-5 border-t border-line pt-1">
+    {#each plan.pours as pour, i (i)}
+      {#if pour.batches.length}
+        <section class="min-w-0">
+          <h2 class="text-[15px]">Pour {i + 1} <span class="font-sans text-[11px] text-soft">min after A and B meet</span></h2>
+          <p>
+            {#each stepsOf(i) as s, k (k)}{k ? ' · ' : ''}<b>{plain(s.at, 0)}</b>
+              {s.words.short}{s.words.amounts.length && s.does !== 'mix'
+                ? ` ${s.words.amounts.map((a) => `${a.amount}${a.each ? ` (${a.each})` : ''}`).join(' + ')}`
+                : ''}{/each}
+          </p>
+        </section>
+      {/if}
     {/each}
   </div>
   <div class="mt-2 grid grid-cols-2 gap-x-5 border-t border-line pt-1">

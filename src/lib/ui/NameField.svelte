@@ -1,0 +1,30 @@
+<script lang="ts">
+  /** A name that is changed where it stands: kept when the field is left or with Enter. */
+  interface Props {
+    label: string;
+    value: string;
+    placeholder?: string;
+    commit: (value: string) => unknown;
+  }
+  let { label, value, placeholder = '', commit }: Props = $props();
+
+  let typed = $state<string>();
+  function keep() {
+    const name = typed?.trim();
+    typed = undefined;
+    if (name !== undefined && name !== value) void commit(name);
+  }
+</script>
+
+<label class="flex items-center gap-2 text-[13px] text-soft">
+  <span class="w-22 shrink-0">{label}</span>
+  <input
+    class="input min-h-7! min-w-0 grow text-ink"
+    maxlength="80"
+    {placeholder}
+    value={typed ?? value}
+    oninput={(e) => (typed = e.currentTarget.value)}
+    onblur={keep}
+    onkeydown={(e) => e.key === 'Enter' && keep()}
+  />
+</label>
