@@ -154,8 +154,8 @@ test('the server answers for its health, its schema and its policy, on 127.0.0.1
   const base = await demoServer();
   assert.match(base, /^http:\/\/127\.0\.0\.1:/);
   assert.deepEqual(await (await fetch(`${base}/api/health`)).json(), { ok: true });
-  const schema = await fetch(`${base}/schema/studio-1.json`);
-  assert.equal(await schema.text(), readFileSync(new URL('../../docs/format/studio-1.json', import.meta.url), 'utf8'));
+  const schema = await fetch(`${base}/schema/studio-2.json`);
+  assert.equal(await schema.text(), readFileSync(new URL('../../docs/format/studio-2.json', import.meta.url), 'utf8'));
   const page = await fetch(`${base}/pieces`);
   const policy = page.headers.get('content-security-policy')!;
   assert.match(policy, /default-src 'none'/);

@@ -5,8 +5,25 @@ import { exportStudio, plainServer, visit } from './help';
 
 const sample = JSON.parse(readFileSync(new URL('../../src/demo/studio.json', import.meta.url), 'utf8')) as Studio;
 
+/** A pour as the version before stored it: of one piece, untold, in the middle of its batch. */
+function olderPour(): { pour: object; events: object[] } {
+  const { told: _, of, planned, events: _events, ...pour } = sample.pours.find((p) => p.id === 'pour-5')!;
+  const { pieces, ...means } = planned;
+  const [{ pieceId, coatIds }] = of as [(typeof of)[0]];
+  const at = new Date().toISOString();
+  const said = [
+    { kind: 'mixed', batch: 0 },
+    { kind: 'poured', cup: 'ferry-tray-sand/sand' },
+    { kind: 'tilted', degrees: 3 },
+  ];
+  return {
+    pour: { ...pour, pieceId, coatIds, planned: { ...means, piece: pieces[0] }, startedAt: at },
+    events: said.map((e, i) => ({ ...e, pourId: pour.id, seq: i + 1, at })),
+  };
+}
+
 /** A browser as it was left by the version that had no shelf: its tables, its one edit of a piece, nothing more. */
-function older(studio: Studio): Promise<void> {
+function older({ studio, pour }: { studio: Studio; pour: ReturnType<typeof olderPour> }): Promise<void> {
   return new Promise((resolve, reject) => {
     const request = indexedDB.open('nerite', 10);
     request.onerror = () => reject(new Error('no database'));
@@ -30,6 +47,8 @@ function older(studio: Studio): Promise<void> {
         { name: 'settings', value: studio.settings },
         { name: 'method', value: studio.method },
       ]);
+      put('pours', [pour.pour]);
+      put('events', pour.events);
       const after = studio.pieces.find((p) => p.id === 'kelp-cove-1')!;
       put('edits', [
         {
@@ -54,7 +73,7 @@ visit(
   { server: plainServer, allow: /404/ },
   async ({ page, base }) => {
     await page.goto(`${base}/api/health`);
-    await page.evaluate(older, sample);
+    await page.evaluate(older, { studio: sample, pour: olderPour() });
     await page.goto(`${base}/pieces/kelp-cove-1`);
     await page.getByRole('heading', { name: 'Kelp Cove I' }).waitFor();
     await page.getByRole('button', { name: 'Undo' }).click();
@@ -66,5 +85,20 @@ visit(
     assert.equal(studio.vessels!.length, 4);
     assert.deepEqual(studio.stock, []);
     assert.deepEqual(studio.slopes, []);
+
+    // its pour is told once, and goes on where it was; what no version knows yet is kept
+    const [stored] = studio.pours;
+    assert.ok(stored!.told!.steps.length > 5);
+    assert.deepEqual(
+      stored!.events.map((e) => e.kind as string),
+      ['mixed', 'poured', 'tilted'],
+    );
+    await page.goto(`${base}/pour/pour-5`);
+    await page
+      .getByText(/^Lay Deep/)
+      .first()
+      .waitFor();
+    await page.getByText('“tilted”, recorded by a later Nerite').waitFor();
+    assert.equal(await exportStudio(page, base), await exportStudio(page, base));
   },
 );

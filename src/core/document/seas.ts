@@ -1,4 +1,5 @@
 import { boxOf, mapSea } from './board';
+import { withSea } from './drawn';
 import { landHand, type Hand } from './side';
 import type { Coast, Piece, Point, Sea, Side } from './schema';
 
@@ -135,6 +136,17 @@ const reversedCoast = (c: Coast): Coast =>
 /** A sea whose open coasts keep their land on the right after a turn that changes hands. */
 const rehanded = (sea: Sea, from: Hand, to: Hand): Sea =>
   from === to || !sea.coasts ? sea : { ...sea, coasts: sea.coasts.map(reversedCoast) };
+
+/**
+ * A piece with one of the starting seas drawn on it. Where that has no shore, waves that broke on one break on its own
+ * line, and those of a line that is gone break on the shore again.
+ */
+export function withStartingSea(piece: Piece, name: StartingSea): Piece {
+  const next = withSea(piece, startingSea(name, boxOf(piece.shape), piece.sea.edges.length, piece.sea.side));
+  const line = hasBeach(name) ? undefined : next.sea.breakers?.[0];
+  if (!line) return next;
+  return { ...next, coats: next.coats.map((c) => (c.kind === 'wave' && c.along === undefined ? { ...c, along: line.id } : c)) };
+}
 
 /** One of the starting seas on a board, mm. @param edges parts of the sea less one */
 export function startingSea(name: StartingSea, [w, h]: [number, number], edges: number, side: Side = 'far'): Sea {

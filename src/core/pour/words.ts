@@ -43,9 +43,13 @@ function each(boards: Pick<ToldBoards, 'count' | 'name'>[], share: (i: number) =
   return boards.map((b, i) => (boards.length > 1 ? `${b.name} ${share(i)}` : `${share(i)} a board`)).join(', ');
 }
 
-function amountOf(use: ToldUse, told: Told, { volume }: Units): Amount[] {
+/** Less than this is not measured but dipped, ml. */
+const DIP = 1;
+
+function amountOf(use: ToldUse, { id }: ToldStep, told: Told, { volume }: Units): Amount[] {
   const cup = cupOf(told, use);
   if (use.ml <= 0 || !cup) return [];
+  if (id.does === 'dress' && use.ml < DIP) return [{ name: cup.name, amount: 'a dip' }];
   const share = each(use.boards, (i) => writeVolume(use.boards[i]!.ml, volume));
   const holds = writeContents(cup).join(', ');
   return [
@@ -371,6 +375,6 @@ export function say(step: ToldStep, told: Told, units: Units): Words {
       ...(which ? [which.endsWith('.') ? which : `${which}.`] : []),
       ...detail.filter((d): d is string => typeof d === 'string'),
     ].join(' '),
-    amounts: [...step.uses.flatMap((use) => amountOf(use, told, units)), ...amounts],
+    amounts: [...step.uses.flatMap((use) => amountOf(use, step, told, units)), ...amounts],
   };
 }

@@ -102,7 +102,7 @@ function areasReport({ cut, piece }: PiecePlan) {
     seaCm2: Object.fromEntries(
       tints.flatMap((tint, i) => {
         const region = regionOfTint(cut, i);
-        return region ? [[tint.name, r(region.area / 100)]] : [];
+        return region && region.area > 0 ? [[tint.name, r(region.area / 100)]] : [];
       }),
     ),
     ...(cut.bare.area > 0 && { bareCm2: r(cut.bare.area / 100) }),

@@ -72,7 +72,7 @@
     <p class="max-w-prose text-soft">
       Everything is kept in this browser and nowhere else. A file of it can be opened in another browser, or kept safe. Its format is open: <a
         class="underline"
-        href="/schema/studio-1.json">the schema</a
+        href="/schema/studio-2.json">the schema</a
       >.
     </p>
     <div class="flex flex-wrap gap-2">

@@ -1,15 +1,27 @@
 <script lang="ts">
   import { freeId, limits, startingResin, type Resin } from '#core/document';
+  import { STATED_MASS } from '#core/cure';
   import { readDensity } from '#core/mix';
   import type { Means } from '#core/plan';
-  import { duration, fraction, plain, readRatio, readWithin, temperature, writeDuration, writeShare, writeTemperature } from '#core/units';
+  import {
+    duration,
+    fraction,
+    mass,
+    plain,
+    readRatio,
+    readWithin,
+    temperature,
+    writeDuration,
+    writeShare,
+    writeTemperature,
+  } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import type { CellReading, TableColumn } from '$lib/ui/table/columns';
   import DataTable from '$lib/ui/table/DataTable.svelte';
   import Remove from './Remove.svelte';
   import { put, readBare, readName, withField } from './put';
 
-  /** The data sheet of each resin, line by line. Its times are ages at the temperature it states. */
+  /** The data sheet of each resin, line by line. Its times hold at the temperature, and for the mass, it states. */
   let { means }: { means: Means } = $props();
 
   const unit = $derived(shared.settings!.temperature);
@@ -27,6 +39,8 @@
     handleH: 'handle',
     fullCureH: 'full cure',
   };
+  /** Mix the working and gel times are stated for, g; 0 for a film. */
+  const statedFor = (r: Resin): number => r.statedG ?? STATED_MASS;
   const timed = (key: keyof typeof heads): TableColumn<Resin> => {
     const inMin = key in minutes;
     const scale = inMin ? 1 : 60;
@@ -149,6 +163,22 @@
         store: (r, v) => set(r, 'refC', v),
       },
     },
+    {
+      id: 'statedG',
+      head: 'working and gel for',
+      value: statedFor,
+      shows: (r) => (statedFor(r) === 0 ? 'a film' : `${plain(statedFor(r), 0)} g in a cup`),
+      right: true,
+      edit: {
+        kind: 'text',
+        text: (r) => (statedFor(r) === 0 ? 'film' : `${plain(statedFor(r), 0)} g`),
+        read: (text) =>
+          /^\s*(a\s+)?film\s*$/i.test(text)
+            ? { ok: true, value: 0 }
+            : readWithin(mass, text, { min: 5, max: limits.statedMass.max }, 'A mass in a cup', (g) => `${plain(g, 0)} g`, 'g'),
+        store: (r, v) => set(r, 'statedG', v),
+      },
+    },
     ...(Object.keys(heads) as (keyof typeof heads)[]).map(timed),
   ];
 
@@ -172,8 +202,9 @@
 </script>
 
 <p class="border-b border-rule px-3 py-1.5 text-[13px] text-soft">
-  From the maker’s data sheet. A density nobody states is measured in two minutes: fill one cup to a line with resin, then with water, weigh
-  both without the cup, and type “57.6 g / 50 g”.
+  From the maker’s data sheet. Working and gel times are mostly stated for some mass in a cup, which warms itself; say which, 100 g where
+  the sheet does not, or “film”. A density nobody states is measured in two minutes: fill one cup to a line with resin, then with water,
+  weigh both without the cup, and type “57.6 g / 50 g”.
 </p>
 <DataTable name="resins" label="resins" rows={means.resins} {columns} {tools} {actions} empty="No resin yet." />
 {#snippet tools()}<button type="button" class="chip" onclick={add}>Add a resin</button>{/snippet}

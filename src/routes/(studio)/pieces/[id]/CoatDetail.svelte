@@ -69,7 +69,6 @@
 </script>
 
 <div class="flex flex-col gap-1 px-3 pb-2">
-  <NameField label="name" value={coat.name ?? ''} placeholder={c.name} commit={rename} />
   {#if coat.kind === 'wave'}
     {#await import('./WavePart.svelte') then { default: WavePart }}<WavePart {plan} {coat} {change} {set} />{/await}
   {:else if coat.kind === 'top'}
@@ -153,6 +152,7 @@
     <SchoolField school={laying} value={laidOf(coat)} onchange={(laid) => set('Change how it is laid', { laid })} />
   {/if}
   <CoatPart {editor} {plan} {c} />
+  <NameField label="name" value={coat.name ?? ''} placeholder={c.name} commit={rename} />
   <div class="-ml-2 flex flex-wrap">
     <button type="button" class="button button-quiet px-2!" onclick={() => act(`Lay ${c.name} twice`, withCoatTwice)}>Duplicate</button>
     <button

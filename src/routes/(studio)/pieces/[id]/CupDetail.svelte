@@ -45,7 +45,6 @@
 </script>
 
 <div class="flex flex-col gap-1 pb-2 text-[13px] text-soft" bind:this={root}>
-  {#if tint}<NameField label="cup" value={tint.name} commit={rename} />{/if}
   <p>
     {#if cup.area > 0}{plain(cup.area / 100, 0)} cm² take {volume(cup.makeup.laid)}{#if cup.makeup.runsOver > 0}, {volume(
           cup.makeup.runsOver,
@@ -72,6 +71,7 @@
     />
     <button type="button" class="-mt-1 self-start underline" onclick={() => takeOff(colourant)}>Take {colourant.name} off</button>
   {/each}
+  {#if tint}<NameField label="name" value={tint.name} commit={rename} />{/if}
   {#if others.length}
     <p>
       Add {#each others as c (c.id)}<button

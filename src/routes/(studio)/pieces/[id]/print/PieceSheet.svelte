@@ -128,7 +128,7 @@
       </tr>
     </thead>
     <tbody>
-      {#each [...plan.coats].reverse() as c (c.coat.id)}
+      {#each plan.coats.filter((c) => c.cups.length).reverse() as c (c.coat.id)}
         <tr class="border-b border-rule text-right [&>td]:py-0.5">
           <td class="w-5 text-left">{c.number}</td>
           <th class="text-left font-bold" scope="row">{c.name}</th>

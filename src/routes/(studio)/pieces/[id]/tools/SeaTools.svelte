@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { boxOf, startingSea, startingSeas, withParts, withSea, withSeaOf, withSide, type Side, type StartingSea } from '#core/document';
+  import { startingSeas, withParts, withSeaOf, withSide, withStartingSea, type Side, type StartingSea } from '#core/document';
   import { acrossRow, meetingNeighbours, rowOf } from '#core/geometry';
   import type { PiecePlan } from '#core/plan';
   import { editPieces } from '$lib/store/edits';
@@ -20,8 +20,7 @@
     { value: 'left', label: 'right' },
   ];
 
-  const begin = (name: StartingSea) =>
-    editor.commit(`Draw ${name}`, (p) => withSea(p, startingSea(name, boxOf(p.shape), p.sea.edges.length, p.sea.side)));
+  const begin = (name: StartingSea) => editor.commit(`Draw ${name}`, (p) => withStartingSea(p, name));
 
   function copy(event: Event & { currentTarget: HTMLSelectElement }) {
     const other = others.find((p) => p.id === event.currentTarget.value);
