@@ -11,42 +11,37 @@ const firstCells = (page: Page, label: string, column: number): Promise<string[]
       column,
     );
 
-visit(
-  'pieces poured together: like cups are one, the batch is split with its reason, and the sheet and the file follow',
-  {},
-  async ({ page, base }) => {
-    await page.goto(base);
-    await page.getByRole('link', { name: 'Mix', exact: true }).click();
-    const said = () => page.getByRole('main').locator('p').first().innerText();
-    await until(said, (t) => t === 'Kelp Cove I · 221 ml in 1 batch', 'the next pour is chosen');
-    await page.getByRole('checkbox', { name: 'Kelp Cove II, pour 1' }).check();
-    await until(said, (t) => /^Kelp Cove I, Kelp Cove II · \d+ ml in 1 batch$/.test(t), 'two pieces, one mixing');
-    await page
-      .getByText(/^Kelp Cove II \d+ ml$/)
-      .first()
-      .waitFor();
-    await page.getByRole('checkbox', { name: 'Kelp Cove III, pour 1' }).check();
-    await until(said, (t) => / ml in 2 batches$/.test(t), 'three are too many for one');
-    await page.getByText('In one mixing,').waitFor();
-    // another pour of a piece takes the place of the first: it is poured once in a session
-    await page.getByRole('checkbox', { name: 'Kelp Cove III, pour 2' }).check();
-    await page.getByRole('checkbox', { name: 'Kelp Cove III, pour 1' }).and(page.locator(':not(:checked)')).waitFor();
+visit('pieces poured together: like cups are one, out of one mixing, and the sheet and the file follow', {}, async ({ page, base }) => {
+  await page.goto(base);
+  await page.getByRole('link', { name: 'Mix', exact: true }).click();
+  const said = () => page.getByRole('main').locator('p').first().innerText();
+  await until(said, (t) => t === 'Kelp Cove I · 233 ml in 1 batch', 'the next pour is chosen');
+  await page.getByRole('checkbox', { name: 'Kelp Cove II, pour 1' }).check();
+  await until(said, (t) => /^Kelp Cove I, Kelp Cove II · \d+ ml in 1 batch$/.test(t), 'two pieces, one mixing');
+  await page
+    .getByText(/^Kelp Cove II \d+ ml$/)
+    .first()
+    .waitFor();
+  await page.getByRole('checkbox', { name: 'Kelp Cove III, pour 1' }).check();
+  await until(said, (t) => /^Kelp Cove I, Kelp Cove II, Kelp Cove III · \d+ ml in 1 batch$/.test(t), 'and three, which no harm comes of');
+  // another pour of a piece takes the place of the first: it is poured once in a session
+  await page.getByRole('checkbox', { name: 'Kelp Cove III, pour 2' }).check();
+  await page.getByRole('checkbox', { name: 'Kelp Cove III, pour 1' }).and(page.locator(':not(:checked)')).waitFor();
 
-    await page.getByRole('tab', { name: 'By marked cups' }).click();
-    await page.getByRole('combobox', { name: 'each part in' }).selectOption('Plain tumbler');
-    await page
-      .getByText(/This cup has no lines|filled to|It holds 250 ml/)
-      .first()
-      .waitFor();
-    await page.getByRole('tab', { name: 'By scale' }).click();
-    await page.getByText('By volume is not by weight.').waitFor();
+  await page.getByRole('tab', { name: 'By marked cups' }).click();
+  await page.getByRole('combobox', { name: 'each part in' }).selectOption('Plain tumbler');
+  await page
+    .getByText(/This cup has no lines|filled to|It holds 250 ml/)
+    .first()
+    .waitFor();
+  await page.getByRole('tab', { name: 'By scale' }).click();
+  await page.getByText('By volume is not by weight.').waitFor();
 
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Cups as CSV' }).click()]);
-    assert.equal(download.suggestedFilename(), 'cups.csv');
-    await page.getByRole('link', { name: 'Mix sheet' }).click();
-    await page.getByRole('article', { name: /^Mix sheet of Kelp Cove I/ }).waitFor();
-  },
-);
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Cups as CSV' }).click()]);
+  assert.equal(download.suggestedFilename(), 'cups.csv');
+  await page.getByRole('link', { name: 'Mix sheet' }).click();
+  await page.getByRole('article', { name: /^Mix sheet of Kelp Cove I/ }).waitFor();
+});
 
 visit('tables sort, filter, and come back as they were left', {}, async ({ page, base }) => {
   await page.goto(`${base}/mix?with=kelp-cove-1:0`);
@@ -138,6 +133,6 @@ visit(
     await page.getByRole('combobox', { name: 'each part in' }).selectOption('300 ml cup');
     await page.getByText(/Lines 10 ml apart: the ratio is exact, and [\d.]+ ml more is mixed\./).waitFor();
     await page.getByRole('combobox', { name: 'each part in' }).selectOption('30 ml cup');
-    await page.getByText(/It holds 30 ml: fill it 4 times/).waitFor();
+    await page.getByText(/It holds 30 ml: fill it \d times/).waitFor();
   },
 );

@@ -91,11 +91,15 @@ visit(
     // a slip, taken back
     await page.clock.fastForward('00:10');
     await page.keyboard.press('Space');
-    await page.getByText('Heat pass 1 of 2').waitFor();
+    await page.getByText('Lay the white on the clear line, along the shore.').waitFor();
     await page.keyboard.press('u');
     await page.getByText('Lay the clear line along the shore').waitFor();
     await page.clock.fastForward('02:00');
     await page.keyboard.press('Space');
+    await page.getByText('Lay the white on the clear line, along the shore.').waitFor();
+    await page.clock.fastForward('00:30');
+    await page.keyboard.press('Space');
+    await page.getByText('Heat pass 1 of 2').waitFor();
     await page.keyboard.press('n');
     await page.getByRole('textbox', { name: 'Note' }).fill('Wind from the window, cover sooner.');
     await page.getByRole('button', { name: 'Keep' }).click();
@@ -118,7 +122,7 @@ visit(
     await row('Sand laid').waitFor();
     // the clock runs on while the browser works, so what was done may be some minutes after what was pressed
     const [planned, done, difference] = await row('White laid').getByRole('cell').allInnerTexts();
-    assert.equal(planned, '24');
+    assert.ok(Number(planned) >= 24 && Number(planned) <= 26, planned);
     assert.ok(Number(done) >= 23 && Number(done) < 30, done);
     assert.match(difference!, /^(as planned|\d min (later|sooner))$/);
     assert.equal((await row('Sand laid').getByRole('cell').allInnerTexts())[0], '13');

@@ -83,7 +83,8 @@ function strainFinding(strain: Strain, pour: number, resin: Resin): Finding {
       fix: 'Put the later coats in a batch of their own, lay the wave sooner, or take the slower resin.',
     };
   const { standing, emptied } = strain;
-  const { course, key } = standing;
+  const { key } = standing;
+  const course = standing.left();
   const grams = `${plain(standing.grams, 0)} g in ${standing.name}`;
   const where = { pour, ...(key && { cup: key }) };
   if (strain.kind === 'runs away')
@@ -116,8 +117,10 @@ const leftStanding = ({ plan }: Facts): Finding[] =>
     batches.flatMap((batch, i) => {
       const heats = new Set(strainsOf(batch, i, steps, plan.means).flatMap((s) => (s.kind === 'outlasts' ? [] : [s.standing])));
       return batch.standing.flatMap((standing): Finding[] => {
-        const { course, key, name } = standing;
-        if (key || heats.has(standing) || course.peakC < PEAK_WARN) return [];
+        const { key, name } = standing;
+        if (key || heats.has(standing)) return [];
+        const course = standing.left();
+        if (course.peakC < PEAK_WARN) return [];
         const runs = course.runawayMin < Infinity ? `, running away from ${plain(course.runawayMin, 0)} min` : '';
         return [
           {
@@ -200,7 +203,8 @@ export const tooManyMixings: Rule = ({ plan }) =>
 export function writeStrain(strain: Strain): string {
   if (strain.kind === 'outlasts')
     return `One mixing would take ${plain(strain.needed, 0)} min of work, and can be worked for ${plain(strain.working, 0)} min here.`;
-  const { grams, name, course, workingMin } = strain.standing;
+  const { grams, name, workingMin } = strain.standing;
+  const course = strain.standing.left();
   const runs = course.runawayMin < Infinity ? ` and begin to run away at ${plain(course.runawayMin, 0)} min` : '';
   return strain.kind === 'runs away'
     ? `In one mixing, ${plain(grams, 0)} g in ${name} left standing would reach ${plain(course.peakC, 0)} °C${runs}; it is emptied at ${plain(strain.emptied, 0)} min${course.runawayMin > strain.emptied ? ', too near to that' : ''}.`

@@ -3,6 +3,8 @@ import { mixedDensity } from './ratio';
 
 /** Let-downs in clear, 1 part of colourant to so many of clear. */
 const LET_DOWNS = [4, 9, 19];
+/** What cups may share of them: one, else two. */
+const LET_DOWN_SETS: number[][] = [...LET_DOWNS.map((n) => [n]), ...LET_DOWNS.flatMap((a, i) => LET_DOWNS.slice(i + 1).map((b) => [a, b]))];
 const FEWEST_DROPS = 3;
 const MOST_DROPS = 20;
 
@@ -55,9 +57,13 @@ function sharedBy(wants: number[], reach: Reach): number[] {
       const made = want * (letDownOf(want, reach, set) + 1);
       return sum + (made < reach.least ? Math.log(reach.least / made) : made > reach.most ? Math.log(made / reach.most) : 0);
     }, 0);
-  const ones = LET_DOWNS.map((n) => [n]);
-  const twos = LET_DOWNS.flatMap((a, i) => LET_DOWNS.slice(i + 1).map((b) => [a, b]));
-  return [...ones, ...twos].reduce((best, set) => (off(set) < off(best) - 1e-9 ? set : best));
+  let [best, least] = [LET_DOWN_SETS[0]!, Infinity];
+  for (const set of LET_DOWN_SETS) {
+    const by = off(set);
+    if (by < least - 1e-9) [best, least] = [set, by];
+    if (least < 1e-9) break;
+  }
+  return best;
 }
 
 /** Let-downs by the colourant they are of. */
@@ -70,7 +76,7 @@ export function letDownsOf(wants: { part: Part; colourant: Colourant; resinG: nu
     const { dropMl } = colourant;
     const own = wants.filter((w) => w.colourant === colourant && w.part.load > 0 && w.resinG > 0);
     const amounts = own.map(({ part, resinG }) =>
-      dropMl === undefined ? part.load * resinG : dropsFor(part.load, resinG, { ...colourant, dropMl }),
+      dropMl === undefined ? part.load * resinG : dropsFor(part.load, resinG, { density: colourant.density, dropMl }),
     );
     const few = amounts.filter((amount) => amount < (dropMl === undefined ? WEIGHED_STEPS * stepG : FEWEST_DROPS));
     if (few.length) shared.set(colourant.id, sharedBy(few, dropMl === undefined ? weighedReach(stepG) : DROPS));
@@ -93,7 +99,7 @@ export function dose(part: Part, colourant: Colourant, resinG: number, stepG = 0
     if (grams <= 0 || grams >= WEIGHED_STEPS * stepG) return { ...base, grams, load: part.load };
     return { ...base, grams, letDown: letDownOf(grams, weighedReach(stepG), offered), load: part.load };
   }
-  const drops = dropsFor(part.load, resinG, { ...colourant, dropMl: colourant.dropMl });
+  const drops = dropsFor(part.load, resinG, { density: colourant.density, dropMl: colourant.dropMl });
   const letDown = letDownFor(drops, offered);
   const strength = letDown === undefined ? 1 : 1 / (letDown + 1);
   const count = part.load > 0 ? Math.max(1, Math.round(drops / strength)) : 0;

@@ -41,7 +41,10 @@ export interface Batch {
 export interface Standing {
   name: string;
   grams: number;
+  /** What it does until it is past working. */
   course: CupCourse;
+  /** What it does when it is left to its peak; the longer of the two to reckon, so only when asked. */
+  left: () => CupCourse;
   /** Minute at which it would reach its working age in the cup. */
   workingMin: number;
   /** Which filled cup it is; undefined for the cup everything was mixed in, which is emptied once all others are filled. */
@@ -115,9 +118,10 @@ export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = 
   const whiteCourse = course(whiteMl, resin.workingMin);
   const multiplier = white ? method.whitePaste * thickenedBy(solidsShare(white.made.tint?.recipe ?? [], colourants, density)) : 1;
   const stand = (name: string, volume: number, key?: string): Standing => {
-    // the mixing cup is followed to its peak; a filled one only to the age at which it is past working
-    const own = course(volume, key ? resin.workingMin : undefined, key ? {} : care);
-    return { name, grams: volume * density, course: own, workingMin: cupMinuteOfAge(own, resin.workingMin), ...(key && { key }) };
+    const kept = key ? {} : care;
+    const own = course(volume, resin.workingMin, kept);
+    const left = (): CupCourse => course(volume, undefined, kept);
+    return { name, grams: volume * density, course: own, left, workingMin: cupMinuteOfAge(own, resin.workingMin), ...(key && { key }) };
   };
   const fullest = cups.reduce<Cup | undefined>((most, c) => (!most || c.ml > most.ml ? c : most), undefined);
   return {

@@ -120,9 +120,10 @@ function sandCups(s: Setting, coat: SandCoat, { beach, sea }: CoatRegions): Cup[
 /** Clear that holds the gravel of a beach: the pores of one layer of stones. It is the first sand's, else the first coat's over a beach. */
 function gravelCups(s: Setting, coat: Coat): Cup[] {
   const { gravel } = s.piece.sea;
+  if (!gravel) return [];
   const onBeach = (c: Coat): boolean => c.kind !== 'wave' && s.regions.get(c.id)!.beach.area > 0;
   const first = s.piece.coats.find((c) => c.kind === 'sand' && onBeach(c)) ?? s.piece.coats.find(onBeach);
-  if (!gravel || coat !== first) return [];
+  if (coat !== first) return [];
   const { area } = inlandBand(s.cut, gravel.from, gravel.to);
   const need = { ...lineNeed(allPieces(s, filmVolume(area, GRAVEL_DEPTH) * (1 - bulk.packed))), area: s.piece.count * area };
   return [cupFor(s, coat, 'gravel', 'Clear for gravel', need)];
@@ -230,16 +231,20 @@ function fillings({ piece, regions }: Setting, coat: Coat): number {
   );
 }
 
+/** A cup of clear that goes with a coat, where any is wanted. @param ml for one piece */
+const clearFor = (s: Setting, coat: Coat, role: CupRole, name: string, ml: number): Cup[] =>
+  ml > 0 ? [cupFor(s, coat, role, name, lineNeed(allPieces(s, ml)))] : [];
+
 /** One coat of a piece: its amounts and its cups. Cups that would cover nothing are left out. */
 export function planCoat(setting: Setting, coat: Coat, number: number, name = coatName(coat)): CoatPlan {
   const { piece } = setting;
   const regions = setting.regions.get(coat.id)!;
   const at = piece.coats.indexOf(coat);
   const cups = [
-    cupFor(setting, coat, 'holes', 'Clear for holes', lineNeed(allPieces(setting, fillings(setting, coat)))),
+    ...clearFor(setting, coat, 'holes', 'Clear for holes', fillings(setting, coat)),
     ...cupsOf(setting, coat, regions),
     ...gravelCups(setting, coat),
-    cupFor(setting, coat, 'dressing', 'Clear for dressing', lineNeed(allPieces(setting, dipping(setting, at)))),
+    ...clearFor(setting, coat, 'dressing', 'Clear for dressing', dipping(setting, at)),
   ].filter((c) => c.needed > 0);
   const beach = coat.kind === 'sea' ? regions.beach : undefined;
   return {

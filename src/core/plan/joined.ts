@@ -25,6 +25,8 @@ const isClearFilm = ({ id }: Cup): boolean => ['clear', 'top', 'seal', 'bed', 'h
  */
 function ownCups(coats: CoatPlan[], resins: Resin[]): Own[] {
   const films = new Map<string, number>();
+  // the films of one piece are each its own: only those of several can be filled as one
+  const lone = coats.every((c) => c.piece.id === coats[0]!.piece.id);
   return coats.flatMap(({ piece, coat, cups }, i) => {
     const resin = resins.find((r) => r.id === coat.resinId)!;
     // a coat mixed on its own shares nothing with what was mixed before
@@ -32,6 +34,7 @@ function ownCups(coats: CoatPlan[], resins: Resin[]): Own[] {
     return cups.map((own): Own => {
       const { tint, sand, additive, id } = own.made;
       if (isHeldBack(own)) return { cup: own, resin, alike: JSON.stringify([resin.id, run, 'held back']) };
+      if (lone && id.role !== 'white') return { cup: own, resin, alike: own.key };
       const made = [resin.id, run, id.role, tint?.recipe ?? id.tint ?? null, sand ?? null, additive ?? null];
       if (id.role === 'white') return { cup: own, resin, alike: JSON.stringify(made) };
       const film = JSON.stringify([...made, piece.id]);
@@ -95,7 +98,10 @@ export function joinCups(coats: CoatPlan[], resins: Resin[], bench: Omit<Bench, 
   const final = new Map(
     all.map(({ cup: plain, resin }) => {
       const name = names.get(plain.key)!;
-      return [plain.key, cup({ resin, ...shared }, { ...plain.made, name })] as const;
+      const made = { ...plain.made, name };
+      // a cup that took one of the shared let-downs by itself would take it again
+      const kept = plain.doses.every((d) => d.letDown === undefined || letDowns.get(d.colourantId)?.includes(d.letDown));
+      return [plain.key, kept ? { ...plain, name, made } : cup({ resin, ...shared }, made)] as const;
     }),
   );
   let next = 0;

@@ -76,7 +76,18 @@ class Session {
     const pieces = new Map(cups.flatMap((c) => c.serves.map((s) => [s.piece.id, s.piece] as const)));
     this.add(batch, { id: { does: 'mix', batch }, boards: [...pieces.values()].map(boardsOf) });
     this.now += resin.stirMin + this.bench.method.colourMinPerCup * cups.filter((c) => c.doses.length || c.sandG).length;
+    this.#helpEvery(batch);
     return batch;
+  }
+
+  /** Additive that goes into tints too goes into all cups of a mixing as they are coloured. */
+  #helpEvery(batch: number): void {
+    const helped = this.batches[batch]!.cups.filter((c) => c.made.additive);
+    const [tint] = helped.filter((c) => c.id.role !== 'white');
+    if (!tint) return;
+    this.now += this.bench.method.layMinPerCup;
+    const uses = helped.map((c): ToldUse => ({ cup: c.id, ml: 0, boards: [] }));
+    this.add(batch, { id: { does: 'additive', batch }, uses, additive: { ...tint.made.additive!, part: 'every' } });
   }
 
   add(batch: number, step: Untimed): void {
@@ -184,7 +195,8 @@ function layWave(session: Session, plan: CoatPlan, pour: CoatPlan[]): void {
 
   const { windows } = session.batches[batch]!;
   const ready = windows.white.until > windows.white.from ? Math.ceil(windows.whiteBest.from) : windows.stirred;
-  const drops = dropsOf(coat);
+  // what goes into every cup went in as they were coloured
+  const drops = coat.additiveInto === 'every cup' ? 0 : dropsOf(coat);
   const whiteFirst = coat.under === 'white first';
   const clear = (): void => {
     if (!line) return;
@@ -252,7 +264,7 @@ function finish(session: Session, pour: CoatPlan[]): void {
     session.takes(method.layMinPerCup);
     session.add(batch, { id: { does: 'sides' }, boards: over.map(boardsOf) });
   }
-  session.add(batch, { id: { does: 'cover' }, boards: pieces.map((c) => boardsOf(c.piece)) });
+  session.add(batch, { id: { does: 'cover' }, boards: pieces.map((c) => boardsOf(c.piece)), ...(over.length && { drips: true }) });
   const soft = ends('taped').filter((piece) => tapeOff(piece) === 'while soft');
   if (soft.length) {
     session.until(batch, session.batches[batch]!.windows.leave.from);

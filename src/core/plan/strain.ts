@@ -1,4 +1,4 @@
-import { rate } from '#core/cure';
+import { rate, type CupCourse } from '#core/cure';
 import { cupKey } from '#core/document';
 import type { Batch, Bench, Standing } from './batch';
 import type { Step } from './steps';
@@ -40,7 +40,9 @@ export const workable = ({ resin }: Pick<Batch, 'resin'>, { method, roomC }: Pic
 export function strainsOf(batch: Batch, index: number, steps: Step[], bench: Pick<Bench, 'method' | 'roomC'>, inHand = 0): Strain[] {
   const heat = batch.standing.flatMap((standing): Strain[] => {
     const emptied = emptiedAt(standing, batch, steps);
-    if (standing.course.runawayMin <= emptied + inHand) return [{ kind: 'runs away', standing, emptied }];
+    const runs = ({ runawayMin }: CupCourse): boolean => runawayMin <= emptied + inHand;
+    const past = standing.workingMin <= emptied + inHand;
+    if (runs(standing.course) || (past && !standing.key && runs(standing.left()))) return [{ kind: 'runs away', standing, emptied }];
     return standing.workingMin <= emptied ? [{ kind: 'past working', standing, emptied }] : [];
   });
   const needed = handsOn(steps, index);

@@ -80,6 +80,9 @@ test('additive goes into the white just before it is laid; into every cup where 
       .filter((c) => c.made.additive)
       .map((c) => c.name);
   assert.deepEqual(helpedCups('the white'), ['White']);
+  const every = first(waved({ ...helped, additiveInto: 'every cup' }));
+  assert.deepEqual(does(every).slice(0, 3), ['mix', 'additive', 'pour'], 'as they are coloured');
+  assert.deepEqual([of(every, 'additive').additive!.part, of(every, 'additive').uses.length], ['every', 6]);
   assert.deepEqual(helpedCups('every cup'), ['Deep', 'Offshore', 'Mid', 'Shallow', 'Shore', 'White']);
 });
 

@@ -99,7 +99,7 @@ export type ToldWave = Static<typeof ToldWave>;
  * One thing to do at the bench, as it was told. `at` is the planned minute it is done, `mixedAt` the planned minute of its
  * batch, both from the first meeting of A and B. All else is what its words are made of: the coat with its film, mm, and
  * the area of one board, mm²; the cup its edge is drawn `into`; a `gap` left bare for the white, mm; whether sand still
- * lies `loose`; `grams` of sand or gravel for all boards; how many `minutes` it waits.
+ * lies `loose`; whether the edge `drips`; `grams` of sand or gravel for all boards; how many `minutes` it waits.
  */
 export const ToldStep = object({
   id: StepRef,
@@ -118,10 +118,13 @@ export const ToldStep = object({
   wave: Type.Optional(ToldWave),
   passes: Type.Optional(Type.Integer({ minimum: 0, maximum: 12 })),
   loose: Type.Optional(Type.Boolean()),
+  drips: Type.Optional(Type.Boolean()),
   grams: Type.Optional(grams()),
   count: Type.Optional(Type.Integer({ minimum: 1, maximum: 3000 })),
   minutes: Type.Optional(minute()),
-  additive: Type.Optional(object({ name: name(), drops: Type.Integer({ minimum: 1, maximum: 20 }), part: Type.Enum(['all', 'half']) })),
+  additive: Type.Optional(
+    object({ name: name(), drops: Type.Integer({ minimum: 1, maximum: 20 }), part: Type.Enum(['all', 'half', 'every']) }),
+  ),
 });
 export type ToldStep = Static<typeof ToldStep>;
 

@@ -14,8 +14,12 @@
   }
   let { plan, standing, looked }: Props = $props();
 
-  /** The next that can be poured; the one looked at where all are poured. */
-  const offered = $derived(standing.next?.pour ?? looked);
+  /** The next that has something to pour; the one looked at where all are poured. */
+  const offered = $derived.by(() => {
+    const next = standing.next?.pour;
+    const mixed = next === undefined ? -1 : plan.pours.findIndex((p, i) => i >= next && p.batches.length > 0);
+    return mixed < 0 ? looked : mixed;
+  });
   let Asking = $state.raw<Component<ComponentProps<typeof StartDialog>, object, 'open'>>();
   let open = $state(false);
   const ask = () =>

@@ -1,0 +1,107 @@
+import type { Told, ToldStep } from '#core/document';
+import { fixed, writeArea, writeDuration, writeLength, writeVolume } from '#core/units';
+import { boardsIn, cupOf, looseOf, type Said, type Units } from './said';
+
+/** What is mixed, and what is laid as a film. */
+
+const places = { whole: 'the whole board', sea: 'the sea', beach: 'the beach', deep: 'the deep side', strip: 'its strip off the shore' };
+
+/** A and B of a batch brought together, its cups filled and coloured. */
+export function mixed(step: ToldStep, told: Told, { volume }: Units): Said {
+  const number = step.id.batch ?? step.batch;
+  const batch = told.batches[number];
+  const cups = told.cups.filter((c) => c.batch === number);
+  const several = told.batches.length > 1;
+  const coloured = cups.some((c) => c.doses.length || c.additive || (c.sandG > 0 && !c.pressed));
+  return {
+    says: `${several ? `Batch ${number + 1} of ${told.batches.length}: bring` : 'Bring'} A and B together, and press as they meet.`,
+    detail: [
+      `Then stir slowly for ${writeDuration(batch?.stirMin ?? 0)}, walls and floor and paddle too, until no streak is left.`,
+      cups.length > 1
+        ? `Fill the ${cups.length} cups at once${coloured ? ', then colour them' : ''}.`
+        : coloured
+          ? 'Colour it in its own cup.'
+          : 'It is poured from this cup.',
+    ],
+    amounts: batch
+      ? [
+          { name: 'A', amount: `${fixed(batch.aG, 1)} g`, holds: writeVolume(batch.aMl, volume) },
+          { name: 'B', amount: `${fixed(batch.bG, 1)} g`, holds: writeVolume(batch.bMl, volume) },
+        ]
+      : [],
+    does: 'A and B are together',
+    short: several ? `Mix batch ${number + 1}` : 'Bring A and B together',
+    done: several ? `Batch ${number + 1}, A and B together` : 'A and B together',
+  };
+}
+
+/** A film laid out of a cup. */
+export function poured(step: ToldStep, told: Told, units: Units): Said {
+  const { id, over = 'whole', into, gap, loose, coat, area } = step;
+  const name = (step.uses[0] && cupOf(told, step.uses[0])?.name) ?? 'the cup';
+  const before = told.steps.some((s) => s.at >= step.at && s.id.does === 'pour' && s.id.role === 'tint' && s.id.piece === id.piece);
+  const says = (): string => {
+    switch (id.role) {
+      case 'sand':
+        if (over !== 'beach') return `Lay ${loose ? 'the clear for the sand' : 'the sand'} over ${places[over]}.`;
+        return loose ? 'Lay the clear for the beach, thinner toward the water.' : 'Lay the beach, thinner toward the water.';
+      case 'gravel':
+        return 'Stir the gravel into its clear, and edge the beach with it.';
+      case 'bed':
+        return `Wet ${places[over]} with clear, thin and even, before the tints.`;
+      case 'tint':
+        return `Lay ${name}${into === undefined ? '' : `, and draw it into ${into}`}.`;
+      case 'seal':
+        return `Seal ${places[over]} with a thin film of clear.`;
+      case 'base':
+        return `Lay ${name} over ${places[over]}.`;
+      case 'glaze':
+        return `Glaze ${places[over]} with ${name}.`;
+      case 'top':
+        return 'Pour the clear top, and let it level.';
+      case 'holes':
+        return 'Fill the holes with clear.';
+      default:
+        return before ? `Flood ${places[over]} with clear before the tints.` : `Flood ${places[over]} with clear, and let it level.`;
+    }
+  };
+  const figures =
+    area && coat
+      ? `${writeArea(area, units.length)}${boardsIn(step.boards) > 1 ? ' a board' : ''}, ${fixed(coat.film, 1)} mm of film.`
+      : undefined;
+  return {
+    says: says(),
+    detail: [
+      gap !== undefined && `Stop ${writeLength(gap, units.length)} short of the line of the wave: it stays bare for the white.`,
+      id.role !== 'gravel' && id.role !== 'holes' && figures,
+      loose ? 'No heat on it: dry sand comes next.' : id.role !== 'holes' && 'A quick low heat pass takes the bubbles.',
+    ],
+    ...(id.role === 'gravel' && { amounts: [looseOf('Gravel', step)] }),
+    does: id.role === 'holes' ? 'Filled' : 'Laid',
+    short: id.role === 'holes' ? 'Fill the holes' : `Lay ${name}`,
+    done: id.role === 'holes' ? 'Holes filled' : `${name} laid`,
+  };
+}
+
+/** Dry sand pressed into the clear that was laid for it. */
+export const pressed = (step: ToldStep): Said => ({
+  says: 'Press dry sand into the wet clear.',
+  detail: [
+    'Strew it evenly, then press it flat, until no clear shines between the grains.',
+    'No heat until clear has come up through it: dry sand flies.',
+  ],
+  amounts: [looseOf('Dry sand', step)],
+  does: 'Sand is pressed in',
+  short: 'Press in dry sand',
+  done: 'Dry sand pressed in',
+});
+
+/** Dry sand that stays pale. */
+export const strewn = (step: ToldStep): Said => ({
+  says: 'Strew dry sand on the high part of the beach.',
+  detail: ['It stays pale for as long as it stays dry: no heat near it, and no clear over it.'],
+  amounts: [looseOf('Dry sand', step)],
+  does: 'Sand is strewn',
+  short: 'Strew dry sand',
+  done: 'Dry sand strewn',
+});

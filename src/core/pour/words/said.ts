@@ -1,0 +1,70 @@
+import { cupKey, type Told, type ToldBoards, type ToldCup, type ToldStep, type ToldUse } from '#core/document';
+import { plain, writeVolume, type LengthUnit, type VolumeUnit } from '#core/units';
+import { writeContents } from '../contents';
+
+/** The units a studio reads. */
+export interface Units {
+  length: LengthUnit;
+  volume: VolumeUnit;
+}
+
+/** One thing of a step by name, how much of it, and what one board gets where there are several. */
+export interface Amount {
+  name: string;
+  amount: string;
+  each?: string;
+  /** What is in the cup beside resin. */
+  holds?: string;
+  colour?: string;
+}
+
+/** What a step asks of the hands: one sentence to read at arm's length, what goes with it, and what it is called. */
+export interface Words {
+  says: string;
+  detail: string;
+  amounts: Amount[];
+  /** What its button is called. */
+  does: string;
+  /** In a few words, for what comes next. */
+  short: string;
+  /** In the log, once it is done. */
+  done: string;
+}
+
+/** A step as it is said, before its cups are added. */
+export type Said = Omit<Words, 'amounts' | 'detail'> & { detail: (string | false | undefined)[]; amounts?: Amount[] };
+
+export const grams = (g: number): string => `${plain(g, g < 10 ? 1 : 0)} g`;
+export const cupOf = (told: Told, use: ToldUse): ToldCup | undefined => told.cups.find((c) => cupKey(c.id) === cupKey(use.cup));
+export const boardsIn = (boards: Pick<ToldBoards, 'count'>[]): number => boards.reduce((sum, b) => sum + b.count, 0);
+
+/** What one board gets of something measured, where there are several boards. */
+function each(boards: Pick<ToldBoards, 'count' | 'name'>[], share: (i: number) => string): string | undefined {
+  if (boardsIn(boards) < 2) return undefined;
+  return boards.map((b, i) => (boards.length > 1 ? `${b.name} ${share(i)}` : `${share(i)} a board`)).join(', ');
+}
+
+/** Less than this is not measured but dipped, ml. */
+const DIP = 1;
+
+export function amountOf(use: ToldUse, { id }: ToldStep, told: Told, { volume }: Units): Amount[] {
+  const cup = cupOf(told, use);
+  if (use.ml <= 0 || !cup) return [];
+  if (id.does === 'dress' && use.ml < DIP) return [{ name: cup.name, amount: 'a dip' }];
+  const share = each(use.boards, (i) => writeVolume(use.boards[i]!.ml, volume));
+  const holds = writeContents(cup).join(', ');
+  return [
+    {
+      name: cup.name,
+      amount: writeVolume(use.ml, volume),
+      ...(share && { each: share }),
+      ...(holds && { holds }),
+      ...(cup.colour && { colour: cup.colour }),
+    },
+  ];
+}
+
+export function looseOf(name: string, { grams: g = 0, boards }: ToldStep): Amount {
+  const count = boardsIn(boards);
+  return { name, amount: grams(g), ...(count > 1 && { each: `${grams(g / count)} a board` }) };
+}

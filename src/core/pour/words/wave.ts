@@ -1,0 +1,136 @@
+import type { Told, ToldStep } from '#core/document';
+import { plain, writeDuration } from '#core/units';
+import { cupOf, type Said } from './said';
+
+/** Where a wave is laid. */
+function along({ wave }: ToldStep): string {
+  switch (wave?.along) {
+    case 'sea':
+      return `along ${wave.line ?? 'its line'}, out at sea`;
+    case 'mid-board':
+      return `along ${wave.line ?? 'its line'}, across the board`;
+    case 'island':
+      return 'along every shore, the island’s too';
+    default:
+      return 'along the shore';
+  }
+}
+
+/** The side a wave is pushed from. */
+const from = ({ wave }: ToldStep): string =>
+  wave?.along === 'sea' || wave?.along === 'mid-board'
+    ? 'from the side it comes from'
+    : wave?.beach
+      ? 'from the beach side'
+      : 'from the land side';
+
+/** The white, by what lies under it. */
+export function whiteLaid(step: ToldStep): Said {
+  const { lines = 1, lineWidth = 0, under } = step.wave ?? {};
+  const where = along(step);
+  const drawn = lines > 1 ? `${lines} fine lines, thin and uneven` : 'one line, thin and uneven';
+  const says = {
+    barrier: `Lay the white on the clear line, ${where}.`,
+    gap: `Fill the bare gap with white, ${where}.`,
+    none: `Lay the white straight on the tint, ${where}.`,
+    'white first': `Lay the white ${where}; the clear comes over it.`,
+  }[under ?? 'barrier'];
+  const onShore = step.wave?.along === 'shore' || step.wave?.along === 'island';
+  return {
+    says,
+    detail: [
+      under === 'gap' ? 'It spreads into the width that was left bare.' : `In ${drawn}, about ${plain(lineWidth, 1)} mm wide.`,
+      onShore ? 'Start seaward of where it should end.' : 'Start short of where it should end: it creeps.',
+    ],
+    does: 'White is laid',
+    short: 'Lay the white',
+    done: 'White laid',
+  };
+}
+
+/** Clear under the white, or over it. */
+export function clearLine(step: ToldStep): Said {
+  const over = step.wave?.under === 'white first';
+  return {
+    says: over ? `Lay the clear over the white, ${along(step)}.` : `Lay the clear line ${along(step)}.`,
+    detail: [over ? 'A thread that covers it and no more.' : 'The white goes on it at once, so that it floats and stays white.'],
+    does: over ? 'Clear is over it' : 'Clear line is laid',
+    short: over ? 'Clear over the white' : 'Lay the clear line',
+    done: over ? 'Clear laid over the white' : 'Clear line laid',
+  };
+}
+
+/** A pass of heat. */
+export function heated(step: ToldStep): Said {
+  const { pass = 1 } = step.id;
+  const onShore = step.wave?.along === 'shore' || step.wave?.along === 'island';
+  const tool =
+    step.wave?.heat === 'hair dryer'
+      ? `Hair dryer ${from(step)}, low and wide: it moves less than hot air.`
+      : `Hot air ${from(step)}, tool low and nearly flat.`;
+  return {
+    says: `Heat pass ${pass} of ${step.passes ?? pass}: push the white ${onShore ? 'to sea' : 'off its line'}.`,
+    detail: [
+      tool,
+      'Warm a short length, push, move on.',
+      pass < (step.passes ?? pass)
+        ? 'Look before the next pass: every one lowers contrast.'
+        : 'Stop while it still looks unfinished: cells go on opening.',
+      step.loose && 'Keep it off sand that is still dry.',
+    ],
+    does: 'Pass done',
+    short: `Heat pass ${pass}`,
+    done: `Heat pass ${pass}`,
+  };
+}
+
+/** Drops of an additive into the white. */
+export function added({ additive, uses }: ToldStep, told: Told): Said {
+  const { name = 'cell additive', drops = 1, part } = additive ?? {};
+  const cup = (uses[0] && cupOf(told, uses[0])?.name) ?? 'White';
+  const count = `${drops} drop${drops === 1 ? '' : 's'} of ${name}`;
+  if (part === 'every') {
+    const cups = uses.flatMap((u) => cupOf(told, u)?.name ?? []);
+    return {
+      says: `Put ${count} into each tinted cup.`,
+      detail: [`Into ${cups.join(', ')}.`, 'Stir each twice, slowly, and no more.'],
+      amounts: [{ name: name[0]!.toUpperCase() + name.slice(1), amount: `${drops} drop${drops === 1 ? '' : 's'} a cup` }],
+      does: 'It is in all of them',
+      short: `${count} into each tint`,
+      done: `${count} into each tinted cup`,
+    };
+  }
+  return {
+    says: part === 'half' ? `Pour off half of ${cup}, and put ${count} into that half.` : `Put ${count} into ${cup}.`,
+    detail: [part === 'half' && 'The other half stays without.', 'Stir it twice, slowly, and no more.'],
+    amounts: [{ name: name[0]!.toUpperCase() + name.slice(1), amount: `${drops} drop${drops === 1 ? '' : 's'}` }],
+    does: 'It is in',
+    short: `${count} into ${cup}`,
+    done: `${count} into ${cup}`,
+  };
+}
+
+/** The white gaining body on the board. */
+export const rested = (step: ToldStep): Said => ({
+  says: `Let the white rest for ${writeDuration(step.minutes ?? 0)}.`,
+  detail: ['It gains body on the board, and its edges hold when the heat comes.'],
+  does: 'It has rested',
+  short: `White rests ${writeDuration(step.minutes ?? 0)}`,
+  done: 'White rested',
+});
+
+/** A flick of flame, before the air or after it. */
+export function flicked(step: ToldStep): Said {
+  const last = step.wave?.heat === 'air then torch';
+  return {
+    says: 'Flick the torch over the white, high and moving.',
+    detail: [
+      last ? 'Over what the air has moved: it opens the last cells.' : 'It opens the first cells; the air moves them next.',
+      'Never held still.',
+      step.loose && 'Keep it off sand that is still dry.',
+    ],
+    does: 'Flame is off',
+    short: 'Flick the torch',
+    done: 'Torch flicked over it',
+  };
+}
