@@ -95,7 +95,7 @@ await page.getByText('drawn outline 450').waitFor();
 await picture('imported-shape');
 
 /** A pour at its white, which is laid first here, and at what is set on the board at its end. */
-await page.goto(`${base}/pieces/kelp-cove-1`);
+await page.goto(`${base}/pieces/window-seat-lid`);
 await page.getByRole('button', { name: /^3 Wave/ }).click();
 await page.getByLabel('under the white', { exact: true }).selectOption('white first');
 await page.getByRole('tab', { name: 'Dressing' }).click();
@@ -103,7 +103,7 @@ await page.getByRole('button', { name: 'shell', exact: true }).click();
 await page.getByRole('button', { name: 'Start the pour' }).click();
 await page.getByRole('button', { name: 'Start', exact: true }).click();
 await page.getByRole('button', { name: /A and B are together/ }).click();
-await page.clock.fastForward('12:00');
+await page.clock.fastForward('13:00');
 for (let i = 0; i < 20; i++) {
   const says = await page.getByRole('main').getByRole('status').first().innerText();
   if (/^Lay the white/.test(says)) {
@@ -120,7 +120,7 @@ await picture('pour-dressing');
 /** A weighing in which A went over: what B wants now. */
 await page.goto(`${base}/scale?with=kelp-cove-1:0&batch=0`);
 await page.getByRole('button', { name: 'Read the scale' }).click();
-await page.getByPlaceholder('126.9 g').fill('141.2');
+await page.getByPlaceholder('133.8 g').fill('148.1');
 await page.keyboard.press('Enter');
 await page.getByText('A is 14.3 g over').waitFor();
 const stream = page.getByRole('button', { name: 'Pour', exact: true });
