@@ -151,3 +151,34 @@ visit('hours of preparation changed in the settings reach the board’s work lis
   await page.goto(`${base}/pieces/kelp-cove-1/board`);
   await page.getByText(/gesso 3 times.*7\.5 h/).waitFor();
 });
+
+visit('the keyboard stays with what was moved, added or taken off', {}, async ({ page, base }) => {
+  await page.goto(base + cove);
+  const focused = (): Promise<string> =>
+    page.evaluate(() => {
+      const at = (globalThis as unknown as { document: { activeElement: { getAttribute(n: string): string | null; innerText?: string } } })
+        .document.activeElement;
+      return at.getAttribute('aria-label') ?? at.innerText ?? '';
+    });
+  const onto = (what: RegExp, why: string) => until(focused, (text) => what.test(text.replace(/\n/g, ' ')), why);
+  await coat(page, /^4 Glaze/).click();
+  await page.keyboard.press('Alt+ArrowUp');
+  await onto(/^5\s+Glaze/, 'the coat that was moved');
+  await page.getByRole('button', { name: 'Down', exact: true }).click();
+  await onto(/^4\s+Glaze/, 'and by its button');
+  await page.getByRole('button', { name: 'Take this coat off' }).click();
+  await onto(/^3\s+Wave/, 'the one below in its place');
+  await page.getByRole('button', { name: 'clear', exact: true }).click();
+  await onto(/^5\s+Clear/, 'the coat that was added, below the top');
+  await page.getByRole('region', { name: /^Cups for pour/ }).waitFor();
+
+  const point = page.getByRole('slider', { name: 'Shoreline, point 5 of 5' });
+  await coat(page, /^2 Sea/).click();
+  await point.focus();
+  await page.keyboard.press('Delete');
+  await onto(/^Shoreline, point 4 of 4$/, 'the point in its place');
+  await page.getByRole('button', { name: /^Deep/ }).first().click();
+  await page.getByRole('button', { name: 'Take Turquoise tint off' }).click();
+  await onto(/^Turquoise tint$/, 'the colourant that can be put back');
+  await page.getByRole('row', { name: /^Deep/ }).getByText('of 1:').waitFor({ state: 'detached' });
+});

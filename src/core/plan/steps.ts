@@ -67,6 +67,8 @@ class Session {
 
   mixedAt = (batch: number): number => this.#mixedAt[batch] ?? 0;
 
+  openOf = (cup: Cup): number => this.open(cup);
+
   /** The batch of a cup, which is mixed first where it has not been: stirred by the maker's word, then coloured. */
   open(cup: Cup): number {
     const batch = this.batchOf(cup);
@@ -182,9 +184,11 @@ function layWave(session: Session, plan: CoatPlan, pour: CoatPlan[]): void {
   const { piece, coat, name, cups, film } = plan;
   if (coat.kind !== 'wave') return;
   const { method } = session.bench;
-  const white = cups.find((c) => c.id.role === 'white');
+  // more than one of either only where one would heat itself
+  const whites = cups.filter((c) => c.id.role === 'white');
+  const lines = cups.filter((c) => c.id.role !== 'white' && servesOf(c, plan, false).length > 0);
+  const [white] = whites;
   if (!white) return;
-  const line = cups.find((c) => c !== white && servesOf(c, plan, false).length > 0);
   const batch = session.open(white);
   const boards = [boardsOf(piece)];
   const beach = plan.site.cut.beach.area > 0;
@@ -199,13 +203,13 @@ function layWave(session: Session, plan: CoatPlan, pour: CoatPlan[]): void {
   const drops = coat.additiveInto === 'every cup' ? 0 : dropsOf(coat);
   const whiteFirst = coat.under === 'white first';
   const clear = (): void => {
-    if (!line) return;
-    const opened = session.open(line);
+    if (!lines.length) return;
+    const [opened] = lines.map(session.openOf);
     session.takes(method.layMinPerCup / 2);
-    session.add(opened, { ...shared, id: { does: 'line', ...own }, uses: [useOf(line, plan)] });
+    session.add(opened!, { ...shared, id: { does: 'line', ...own }, uses: lines.map((c) => useOf(c, plan)) });
   };
   // the clear goes down just before the white, and is not left to spread
-  const before = (line && !whiteFirst ? method.layMinPerCup / 2 : 0) + (drops ? method.layMinPerCup / 2 : 0);
+  const before = (lines.length && !whiteFirst ? method.layMinPerCup / 2 : 0) + (drops ? method.layMinPerCup / 2 : 0);
   session.until(batch, (coat.layAt ?? ready) - before);
   if (drops) {
     session.takes(method.layMinPerCup / 2);
@@ -218,7 +222,8 @@ function layWave(session: Session, plan: CoatPlan, pour: CoatPlan[]): void {
     });
   }
   if (!whiteFirst) clear();
-  session.add(batch, { ...shared, id: { does: 'white', ...own }, uses: [useOf(white, plan)] });
+  whites.forEach(session.openOf);
+  session.add(batch, { ...shared, id: { does: 'white', ...own }, uses: whites.map((c) => useOf(c, plan)) });
   if (whiteFirst) clear();
   if (coat.rest) {
     session.takes(coat.rest);

@@ -120,6 +120,17 @@ test('two waves take their white from one cup, each at its minute after that cup
   near(again.at - again.mixedAt, 200, 1e-9);
 });
 
+test('a white so large that it is divided is asked for whole', () => {
+  const long = piece({}, { shape: { kind: 'rectangle', width: 1600, height: 500 } });
+  const hot = { ...resin, statedG: 0, gelMin: 200 };
+  const pour = first(waved({ under: 'none', reachSea: 120 }, long), { resins: [hot], roomC: 28 });
+  const whites = pour.batches.flatMap((b) => b.cups).filter((c) => c.id.role === 'white');
+  assert.equal(whites.length, 3);
+  const step = of(pour, 'white');
+  assert.equal(step.uses.length, whites.length);
+  near(sum(step.uses.map((u) => u.ml)), sum(whites.map((c) => c.needed)), 1e-6);
+});
+
 test('cups and coats called alike are numbered', () => {
   const other: WaveCoat = { ...wave, id: 'w2', ownBatch: true };
   const twice = plan({ ...panel, coats: [sand, sea, wave, other, top] });

@@ -59,6 +59,12 @@
         {chosen.map((c) => c.plan.piece.name).join(', ')} · {plain(total, 0)} ml in {together.batches.length}
         {together.batches.length === 1 ? 'batch' : 'batches'}
       </p>
+      {#if together.batches.length > (shared.means?.method.mostMixings ?? Infinity)}
+        <p class="border-l-3 border-warn bg-warnground px-2 text-warn">
+          More mixings than the {shared.means!.method.mostMixings} you are ready for in a session: pour some of these another day, or ask for
+          more in Settings.
+        </p>
+      {/if}
       <div class="ml-auto flex flex-wrap gap-2">
         <button type="button" class="button" onclick={save}>Cups as CSV</button>
         <a class="button" href="/mix/sheet?with={query}">Mix sheet</a>

@@ -2,10 +2,10 @@
   import { dragHandle, dragHandleZone, type DndEvent } from 'svelte-dnd-action';
   import type { Finding } from '#core/advice';
   import { newCoatId, resinFor, startingCoat, withCoatAdded, withCoatMoved, withCoatOrder, type Coat } from '#core/document';
-  import { tick } from 'svelte';
   import type { CoatPlan, PiecePlan } from '#core/plan';
   import { fixed, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
+  import { focusOn } from '$lib/ui/focus';
   import Sheet from '$lib/ui/Sheet.svelte';
   import CoatDetail from './CoatDetail.svelte';
   import type { PieceEditor } from './editor.svelte';
@@ -51,7 +51,7 @@
     if (!by) return;
     event.preventDefault();
     const [id, to] = [c.coat.id, c.number - 1 + by];
-    void editor.commit(`Move ${c.name} ${by > 0 ? 'up' : 'down'}`, (p) => withCoatMoved(p, id, to)).then(() => focusOn(id));
+    void editor.commit(`Move ${c.name} ${by > 0 ? 'up' : 'down'}`, (p) => withCoatMoved(p, id, to)).then(() => focusOnCoat(id));
   }
 
   const addable: Coat['kind'][] = ['seal', 'base', 'sand', 'sea', 'wave', 'glaze', 'clear', 'top'];
@@ -63,21 +63,15 @@
     const coat = startingCoat(kind, newCoatId(piece, kind), resinId, piece.sea.edges.length + 1, means);
     await editor.commit(`Add a coat of ${kind}`, (p) => withCoatAdded(p, coat));
     selected = coat.id;
-    await focusOn(coat.id);
+    await focusOnCoat(coat.id);
   }
 
-  let list = $state<HTMLElement>();
-  /** The keyboard stays with the coat that was moved or added, or goes to the one in the place of one taken off. */
-  async function focusOn(coatId: string) {
-    await tick();
-    list?.querySelector<HTMLElement>(`[data-coat="${CSS.escape(coatId)}"]`)?.focus();
-  }
+  const focusOnCoat = (coatId: string) => focusOn(`coat ${coatId}`);
 </script>
 
 <Sheet title="Coats" aside="top first" class="h-full">
   <div class="relative min-h-0 grow overflow-y-auto">
     <div
-      bind:this={list}
       use:dragHandleZone={{ items: rows, flipDurationMs: 0, dropTargetStyle: {}, type: 'coats' }}
       onconsider={(e: CustomEvent<DndEvent<Row>>) => (dragged = e.detail.items)}
       onfinalize={drop}
@@ -97,7 +91,7 @@
               type="button"
               class="flex min-w-0 grow gap-2 text-left"
               aria-expanded={open}
-              data-coat={coatId}
+              data-focus="coat {coatId}"
               onclick={() => (selected = coatId)}
               onkeydown={(e) => key(e, c)}
             >
@@ -115,7 +109,7 @@
               >
             </button>
           </div>
-          {#if open && !dragged}<CoatDetail {editor} {plan} {c} onmoved={focusOn} />{/if}
+          {#if open && !dragged}<CoatDetail {editor} {plan} {c} onmoved={focusOnCoat} />{/if}
         </div>
       {/each}
     </div>

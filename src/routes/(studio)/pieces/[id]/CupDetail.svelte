@@ -1,10 +1,10 @@
 <script lang="ts">
-  import { tick } from 'svelte';
   import { limits, tintsOf, withLoad, withTint, type Part } from '#core/document';
   import type { Cup, PiecePlan } from '#core/plan';
   import { fraction, plain, readWithin, writeShare, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { writeDose } from '#core/pour';
+  import { focusOn } from '$lib/ui/focus';
   import LiveField from '$lib/ui/LiveField.svelte';
   import NameField from '$lib/ui/NameField.svelte';
   import type { PieceEditor } from './editor.svelte';
@@ -28,14 +28,12 @@
   const percent = (load: number): string => `${plain(load * 100, 4)} %`;
   const readLoad = (text: string) => readWithin(fraction, text, limits.load, 'A load', percent, '%');
   const set = (part: Part, name: string) => editor.commit(`Change ${name} in ${cup.name}`, (p) => withLoad(p, cup.id.coat, index, part));
-  let root = $state<HTMLElement>();
   /** Takes a colourant off; the keyboard goes to the one that can be put back. */
   async function takeOff(colourant: { id: string; name: string }) {
     const { coat: coatId } = cup.id;
     const at = index;
     await editor.commit(`Take ${colourant.name} off ${cup.name}`, (p) => withLoad(p, coatId, at, { colourantId: colourant.id, load: 0 }));
-    await tick();
-    root?.querySelector<HTMLElement>(`[data-add="${CSS.escape(colourant.id)}"]`)?.focus();
+    await focusOn(`add ${colourant.id}`);
   }
   const rename = (name: string) => {
     const { coat: coatId } = cup.id;
@@ -44,7 +42,7 @@
   };
 </script>
 
-<div class="flex flex-col gap-1 pb-2 text-[13px] text-soft" bind:this={root}>
+<div class="flex flex-col gap-1 pb-2 text-[13px] text-soft">
   <p>
     {#if cup.area > 0}{plain(cup.area / 100, 0)} cm² take {volume(cup.makeup.laid)}{#if cup.makeup.runsOver > 0}, {volume(
           cup.makeup.runsOver,
@@ -77,7 +75,7 @@
       Add {#each others as c (c.id)}<button
           type="button"
           class="mr-2 underline"
-          data-add={c.id}
+          data-focus="add {c.id}"
           onclick={() => set({ colourantId: c.id, load: 0.0005 }, c.name)}>{c.name}</button
         >{/each}
     </p>

@@ -2,6 +2,7 @@
   import { withDressingChanged, withoutDressing, type Point } from '#core/document';
   import { writeLength } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
+  import { focusOn } from '$lib/ui/focus';
   import type { Drawing } from './drawing.svelte';
   import type { PieceEditor } from './editor.svelte';
 
@@ -43,7 +44,8 @@
   function key(event: KeyboardEvent, id: string) {
     if (event.key === 'Delete' || event.key === 'Backspace') {
       event.preventDefault();
-      void editor.commit('Take a dressing off', (piece) => withoutDressing(piece, id));
+      const next = all[all.findIndex((x) => x.id === id) + 1] ?? all.at(-2);
+      void editor.commit('Take a dressing off', (piece) => withoutDressing(piece, id)).then(() => focusOn(`dressing ${next?.id}`));
       return;
     }
     const arrow = arrows[event.key];
@@ -63,6 +65,7 @@
   <g
     transform="translate({d.x * scale} {d.y * scale})"
     class="cursor-grab touch-none"
+    data-focus="dressing {d.id}"
     role="button"
     tabindex="0"
     aria-label="{d.kind}, {writeLength(d.size, unit)} across, {writeLength(d.x, unit)} across and {writeLength(d.y, unit)} down"

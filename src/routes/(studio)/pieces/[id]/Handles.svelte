@@ -2,6 +2,7 @@
   import { withPoint, withPointAdded, withoutPoint, type Point } from '#core/document';
   import { writeLength } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
+  import { focusOn } from '$lib/ui/focus';
   import { lineOfKey, type Drawing } from './drawing.svelte';
   import type { PieceEditor } from './editor.svelte';
   import { between } from './places';
@@ -76,7 +77,9 @@
     }
     if (event.key === 'Delete' || event.key === 'Backspace') {
       event.preventDefault();
-      void editor.commit('Take a point off', (piece) => withoutPoint(piece, curve, index));
+      void editor
+        .commit('Take a point off', (piece) => withoutPoint(piece, curve, index))
+        .then(() => focusOn(`point ${Math.min(index, points.length - 1)}`));
       return;
     }
     const arrow = arrows[event.key];
@@ -99,6 +102,7 @@
       ? 'fill-warnground'
       : 'fill-sheet'}"
     stroke-width="2.500"
+    data-focus="point {i}"
     role="slider"
     tabindex="0"
     aria-label="{name}, point {i + 1} of {points.length}"

@@ -2,6 +2,7 @@
   import { limits, withBareEdge, withBreaker, withCornerBeach, withIsland, type Piece, type Sea } from '#core/document';
   import { looseGrams, type PiecePlan } from '#core/plan';
   import { plain } from '#core/units';
+  import { focusOn } from '$lib/ui/focus';
   import LengthField from '$lib/ui/LengthField.svelte';
   import type { Drawing } from '../drawing.svelte';
   import type { PieceEditor } from '../editor.svelte';
@@ -22,7 +23,7 @@
     set(`Take the ${key === 'dry' ? 'dry sand' : key} off`, (old) => {
       const { [key]: _, ...rest } = old;
       return rest;
-    });
+    }).then(() => focusOn(`band ${key}`));
 </script>
 
 <div class="flex flex-wrap items-center gap-x-2 gap-y-1">
@@ -45,13 +46,15 @@
     type="button"
     class="chip"
     disabled={Boolean(sea.gravel)}
-    onclick={() => set('Add gravel', (old) => ({ ...old, gravel: { from: 40, to: 60 } }))}>gravel</button
+    data-focus="band gravel"
+    onclick={() => set('Add gravel', (old) => ({ ...old, gravel: { from: 40, to: 60 } })).then(() => focusOn('off gravel'))}>gravel</button
   >
   <button
     type="button"
     class="chip"
     disabled={Boolean(sea.dry)}
-    onclick={() => set('Keep sand dry', (old) => ({ ...old, dry: { from: 70 } }))}>dry sand kept pale</button
+    data-focus="band dry"
+    onclick={() => set('Keep sand dry', (old) => ({ ...old, dry: { from: 70 } })).then(() => focusOn('off dry'))}>dry sand kept pale</button
   >
 </div>
 <div class="mt-1.5 flex flex-wrap items-center gap-x-2 gap-y-1">
@@ -72,7 +75,7 @@
       commit={(to) => set('Change the gravel', (old) => ({ ...old, gravel: { ...gravel, to } }))}
     />
     <span class="text-soft">inland, {plain(loose.gravel, 0)} g</span>
-    <button type="button" class="underline" onclick={() => withoutBand('gravel')}>Take it off</button>
+    <button type="button" class="underline" data-focus="off gravel" onclick={() => withoutBand('gravel')}>Take it off</button>
   {/if}
   {#if sea.dry}
     <LengthField
@@ -83,7 +86,7 @@
       commit={(from) => set('Change the dry sand', (old) => ({ ...old, dry: { from } }))}
     />
     <span class="text-soft">inland, {plain(loose.dry, 0)} g</span>
-    <button type="button" class="underline" onclick={() => withoutBand('dry')}>Take it off</button>
+    <button type="button" class="underline" data-focus="off dry" onclick={() => withoutBand('dry')}>Take it off</button>
   {/if}
   {#if !sea.gravel && !sea.dry}<span class="text-soft">Bands lie inland from the shore, and give the grams they take.</span>{/if}
 </div>

@@ -9,6 +9,7 @@
     type DressingKind,
   } from '#core/document';
   import type { PiecePlan } from '#core/plan';
+  import { focusOn } from '$lib/ui/focus';
   import LengthField from '$lib/ui/LengthField.svelte';
   import type { Drawing } from '../drawing.svelte';
   import type { PieceEditor } from '../editor.svelte';
@@ -31,7 +32,7 @@
 
 <div class="flex flex-wrap items-center gap-x-2 gap-y-1">
   <span class="text-soft">Set a</span>
-  {#each kinds as kind (kind)}<button type="button" class="chip" onclick={() => add(kind)}>{kind}</button>{/each}
+  {#each kinds as kind (kind)}<button type="button" class="chip" data-focus="set {kind}" onclick={() => add(kind)}>{kind}</button>{/each}
   {#if !chosen}<span class="text-soft">on the board, then drag it to its place.</span>{/if}
 </div>
 {#if chosen}
@@ -53,8 +54,8 @@
         type="button"
         class="underline"
         onclick={() => {
-          const id = chosen.id;
-          void editor.commit('Take a dressing off', (p) => withoutDressing(p, id));
+          const { id, kind } = chosen;
+          void editor.commit('Take a dressing off', (p) => withoutDressing(p, id)).then(() => focusOn(`set ${kind}`));
         }}>Take it off</button
       >
     {/key}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { linesOf, mirrored, withLandSwapped, withoutLine, withoutPoint, withPoint, withPointAdded } from '#core/document';
   import type { PiecePlan } from '#core/plan';
+  import { focusOn } from '$lib/ui/focus';
   import LengthField from '$lib/ui/LengthField.svelte';
   import { lineLabel, lineName, lineOfKey, type Drawing } from '../drawing.svelte';
   import type { PieceEditor } from '../editor.svelte';
@@ -39,7 +40,7 @@
   function remove() {
     const key = drawing.line;
     drawing.choose('shoreline');
-    void editor.commit(`Remove the ${name.toLowerCase()}`, (piece) => withoutLine(piece, key));
+    void editor.commit(`Remove the ${name.toLowerCase()}`, (piece) => withoutLine(piece, key)).then(() => focusOn('curve shoreline'));
   }
 </script>
 
@@ -50,6 +51,7 @@
     <button
       type="button"
       class="rounded-sheet border px-2 py-0.5 {l.key === drawing.line ? 'border-buoy font-bold' : 'border-line'}"
+      data-focus="curve {l.key}"
       aria-pressed={l.key === drawing.line}
       aria-label={lineName(l.key, names, plan.piece)}
       onclick={() => drawing.choose(l.key)}>{lineLabel(l.key, names, plan.piece)}</button
