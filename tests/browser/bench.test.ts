@@ -227,6 +227,8 @@ visit(
     await page.getByLabel('B weighed').fill('40');
     await page.getByText(/too much hardener/).waitFor();
     await page.getByRole('button', { name: /A and B are together/ }).click();
+    // the press that leaves the field is not lost to the weight that is stored by it
+    await page.getByText('Lay the beach, thinner toward the water.').waitFor();
     // to the step that mixes the second batch
     for (let i = 0; i < 12 && !/^Batch 2/.test((await now(page)).says); i++) {
       const before = (await now(page)).all;

@@ -163,7 +163,7 @@ export function startingSea(name: StartingSea, [w, h]: [number, number], edges: 
         edges: edgesThrough(c.curves, edges),
       })),
     }),
-    ...(start.breaker && { breakers: [{ id: 'breaker-1', name: 'the wave', points: start.breaker }] }),
+    ...(start.breaker && { breakers: [{ id: 'breaker-1', name: 'breaker 1', points: start.breaker }] }),
   };
   const turned = mapSea(sea, (p) => {
     const q = turns[side](p);

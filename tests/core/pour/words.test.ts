@@ -178,6 +178,25 @@ test('the same steps in US units: ounces and inches, and no millilitre', () => {
   assert.match(deep!.detail, /in²/);
 });
 
+test('A and B are told as they are measured: by weight, or in marked cups by volume', () => {
+  const [scale] = said(chosen(one));
+  const [cups] = said(chosen(one), { ...us, measure: 'marked cups' });
+  assert.deepEqual(
+    scale!.amounts.map((a) => [/ g$/.test(a.amount), / ml$/.test(a.holds!)]),
+    [
+      [true, true],
+      [true, true],
+    ],
+  );
+  assert.deepEqual(
+    cups!.amounts.map((a) => [/ fl oz$/.test(a.amount), / g$/.test(a.holds!)]),
+    [
+      [true, true],
+      [true, true],
+    ],
+  );
+});
+
 test('a let-down and a dose are named with their colourant beside the cup they are in', () => {
   const deep = said(chosen(one)).find((w) => /Lay Deep/.test(w.says))!;
   assert.match(deep.amounts[0]!.holds!, /\d+ drops Phthalo blue tint, \d+ drops of 1:\d+ Turquoise tint/);

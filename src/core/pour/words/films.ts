@@ -1,13 +1,18 @@
 import type { Told, ToldStep } from '#core/document';
 import { fixed, writeArea, writeDuration, writeLength, writeVolume } from '#core/units';
-import { boardsIn, cupOf, looseOf, type Said, type Units } from './said';
+import { boardsIn, cupOf, looseOf, type Amount, type Said, type Units } from './said';
 
 /** What is mixed, and what is laid as a film. */
 
 const places = { whole: 'the whole board', sea: 'the sea', beach: 'the beach', deep: 'the deep side', strip: 'its strip off the shore' };
 
 /** A and B of a batch brought together, its cups filled and coloured. */
-export function mixed(step: ToldStep, told: Told, { volume }: Units): Said {
+export function mixed(step: ToldStep, told: Told, { volume, measure }: Units): Said {
+  // what is read off comes first, the other way beside it
+  const part = (name: string, g: number, ml: number): Amount => {
+    const [weight, filled] = [`${fixed(g, 1)} g`, writeVolume(ml, volume)];
+    return measure === 'marked cups' ? { name, amount: filled, holds: weight } : { name, amount: weight, holds: filled };
+  };
   const number = step.id.batch ?? step.batch;
   const batch = told.batches[number];
   const cups = told.cups.filter((c) => c.batch === number);
@@ -23,12 +28,7 @@ export function mixed(step: ToldStep, told: Told, { volume }: Units): Said {
           ? 'Colour it in its own cup.'
           : 'It is poured from this cup.',
     ],
-    amounts: batch
-      ? [
-          { name: 'A', amount: `${fixed(batch.aG, 1)} g`, holds: writeVolume(batch.aMl, volume) },
-          { name: 'B', amount: `${fixed(batch.bG, 1)} g`, holds: writeVolume(batch.bMl, volume) },
-        ]
-      : [],
+    amounts: batch ? [part('A', batch.aG, batch.aMl), part('B', batch.bG, batch.bMl)] : [],
     does: 'A and B are together',
     short: several ? `Mix batch ${number + 1}` : 'Bring A and B together',
     done: several ? `Batch ${number + 1}, A and B together` : 'A and B together',

@@ -6,6 +6,8 @@ import { writeContents } from '../contents';
 export interface Units {
   length: LengthUnit;
   volume: VolumeUnit;
+  /** How A and B are measured; by scale where it is left out. */
+  measure?: 'scale' | 'marked cups';
 }
 
 /** One thing of a step by name, how much of it, and what one board gets where there are several. */

@@ -61,6 +61,9 @@
     return stored;
   }
 
+  /** A weight is stored when its field is left, which is mostly by the press on what comes next: that press must not be lost. */
+  const keepWeight = (happening: Happening) => attempt(() => record(live.id, happening));
+
   const happeningOf = (s: ToldStep): Happening =>
     s.id.does === 'mix'
       ? { kind: 'mixed', batch: s.id.batch ?? s.batch }
@@ -137,7 +140,7 @@
           <Amounts amounts={words.amounts} />
           <p class="max-w-prose text-[19px] text-nightsoft">{words.detail}</p>
           {#if step.id.does === 'mix' && batch}
-            {#key batchIndex}<Weigh {session} number={batchIndex} onrecord={happen} bind:writing />{/key}
+            {#key batchIndex}<Weigh {session} number={batchIndex} onrecord={keepWeight} bind:writing />{/key}
             <a class="button-bench self-start" href="/scale?pour={session.pour.id}&batch={batchIndex}">At the scale</a>
           {/if}
           {#if caution}<p class="max-w-prose border-l-3 border-[#d9a441] pl-3 text-[16px]">{caution}</p>{/if}

@@ -3,6 +3,7 @@
   import { goto } from '$app/navigation';
   import { abandonPour } from '$lib/store/pours';
   import { attempt } from '$lib/ui/attempt';
+  import BenchDialog from './BenchDialog.svelte';
 
   /** A pour started by mistake, or given up, with the reason; what was recorded of it stays in the log. */
   let { open = $bindable(), pourId, mixed }: { open: boolean; pourId: string; mixed: boolean } = $props();
@@ -19,37 +20,28 @@
   }
 </script>
 
-<Dialog.Root bind:open>
-  <Dialog.Portal>
-    <Dialog.Overlay class="fixed inset-0 z-40 bg-night/70" />
-    <Dialog.Content
-      class="fixed top-1/2 left-1/2 z-50 w-[min(560px,calc(100vw-32px))] -translate-x-1/2 -translate-y-1/2 rounded-[5px] border border-nightline bg-night p-5 text-nighttext"
+<BenchDialog
+  bind:open
+  title="Abandon this pour"
+  says="The piece stands as before, and the pour stays in the log with its reason. {mixed
+    ? 'What was mixed is off the shelf all the same.'
+    : 'Nothing was mixed, so nothing leaves the shelf.'}"
+>
+  <form onsubmit={abandon} novalidate>
+    <label class="mt-3 block text-nightsoft"
+      >Why
+      <input
+        class="mt-1 block min-h-16 w-full rounded-[5px] border border-nightline bg-night px-3 text-[18px] text-nighttext"
+        maxlength="400"
+        placeholder="the wrong board"
+        bind:value={why}
+        aria-invalid={asked && !why.trim() ? 'true' : undefined}
+      /></label
     >
-      <Dialog.Title class="font-serif text-[22px]">Abandon this pour</Dialog.Title>
-      <Dialog.Description class="text-nightsoft">
-        The piece stands as before, and the pour stays in the log with its reason. {mixed
-          ? 'What was mixed is off the shelf all the same.'
-          : 'Nothing was mixed, so nothing leaves the shelf.'}
-      </Dialog.Description>
-      <form onsubmit={abandon} novalidate>
-        <label class="mt-3 block text-nightsoft"
-          >Why
-          <input
-            class="mt-1 block min-h-16 w-full rounded-[5px] border border-nightline bg-night px-3 text-[18px] text-nighttext"
-            maxlength="400"
-            placeholder="the wrong board"
-            bind:value={why}
-            aria-invalid={asked && !why.trim() ? 'true' : undefined}
-          /></label
-        >
-        {#if asked && !why.trim()}<p class="mt-1 text-[#f0a08a]" role="alert">
-            Give a reason in a few words, as in “the wrong board”.
-          </p>{/if}
-        <div class="mt-3 flex justify-end gap-3">
-          <Dialog.Close type="button" class="button-bench">Go on pouring</Dialog.Close>
-          <button type="submit" class="button-bench button-bench-main">Abandon it</button>
-        </div>
-      </form>
-    </Dialog.Content>
-  </Dialog.Portal>
-</Dialog.Root>
+    {#if asked && !why.trim()}<p class="mt-1 text-[#f0a08a]" role="alert">Give a reason in a few words, as in “the wrong board”.</p>{/if}
+    <div class="mt-3 flex justify-end gap-3">
+      <Dialog.Close type="button" class="button-bench">Go on pouring</Dialog.Close>
+      <button type="submit" class="button-bench button-bench-main">Abandon it</button>
+    </div>
+  </form>
+</BenchDialog>

@@ -13,7 +13,7 @@
     session: Session;
     /** Of the batch. */
     number: number;
-    onrecord: (happening: Happening) => Promise<boolean | undefined>;
+    onrecord: (happening: Happening) => Promise<boolean>;
     /** Whether a field has the keyboard, so that letters are not taken as commands. */
     writing: boolean;
   }

@@ -1,0 +1,26 @@
+<script lang="ts">
+  import { Dialog } from 'bits-ui';
+  import type { Snippet } from 'svelte';
+
+  /** A question at the bench, on its dark ground. */
+  interface Props {
+    open: boolean;
+    title: string;
+    says: string;
+    children: Snippet;
+  }
+  let { open = $bindable(), title, says, children }: Props = $props();
+</script>
+
+<Dialog.Root bind:open>
+  <Dialog.Portal>
+    <Dialog.Overlay class="fixed inset-0 z-40 bg-night/70" />
+    <Dialog.Content
+      class="fixed top-1/2 left-1/2 z-50 w-[min(560px,calc(100vw-32px))] -translate-x-1/2 -translate-y-1/2 rounded-[5px] border border-nightline bg-night p-5 text-nighttext"
+    >
+      <Dialog.Title class="font-serif text-[22px]">{title}</Dialog.Title>
+      <Dialog.Description class="text-nightsoft">{says}</Dialog.Description>
+      {@render children()}
+    </Dialog.Content>
+  </Dialog.Portal>
+</Dialog.Root>
