@@ -1,5 +1,6 @@
-import type { Outline, Piece, Point } from '#core/document';
-import { cleanRings, type Ring } from '#core/geometry';
+import type { Outline, Point } from '#core/document';
+import { allowances, cleanRings, lent, type Ring } from '#core/geometry';
+import type { Own } from './svg-own';
 import { runsOf, type Run } from './svg-path';
 import { parseSvg, type SvgElement } from './svg-tree';
 
@@ -13,8 +14,8 @@ export interface SvgDrawing {
   mmPerUnit?: number;
   /** What was left out, in sentences. */
   notes: string[];
-  /** The piece's own shape and sea, where the file was written by this app. */
-  own?: Pick<Piece, 'shape' | 'sea' | 'holes'>;
+  /** The piece's own shape and sea, where the file says it was written by this app; not checked yet. */
+  own?: Own;
 }
 
 export type SvgReading = { ok: true; drawing: SvgDrawing } | { ok: false; says: string };
@@ -23,6 +24,9 @@ export type SvgReading = { ok: true; drawing: SvgDrawing } | { ok: false; says: 
 const MOST = 20_000_000;
 /** Most elements that are drawn. */
 const MOST_SHAPES = 20_000;
+
+/** What is smaller, or larger than its inverse, is no size. */
+const TINY = 1e-9;
 
 const UNIT_MM: Record<string, number> = { mm: 1, cm: 10, in: 25.4, pt: 25.4 / 72, pc: 25.4 / 6, q: 0.25 };
 const hidden = new Set(['defs', 'clipPath', 'mask', 'symbol', 'marker', 'pattern', 'metadata', 'style', 'title', 'desc', 'text']);
@@ -90,7 +94,8 @@ function scaleOf(svg: SvgElement): number | undefined {
     if (!match || !unit) continue;
     const mm = Number(match[1]) * unit;
     // without a viewBox a unit is a CSS pixel, 96 to the inch
-    return view.length === 4 && view[side]! > 0 ? mm / view[side]! : 25.4 / 96;
+    const unitMm = view.length === 4 && view[side]! > 0 ? mm / view[side]! : 25.4 / 96;
+    if (unitMm > TINY && unitMm < 1 / TINY) return unitMm;
   }
   return undefined;
 }
@@ -105,14 +110,15 @@ const boxOfRings = (rings: Ring[]): { x: number; y: number; width: number; heigh
   return { x: x0, y: y0, width: x1 - x0, height: y1 - y0 };
 };
 
-function ownPiece(svg: SvgElement): SvgDrawing['own'] {
+/** The reader leaves entities alone; our own writer uses these. */
+const unescaped = (text: string): string =>
+  text.replaceAll('&quot;', '"').replaceAll('&lt;', '<').replaceAll('&gt;', '>').replaceAll('&amp;', '&');
+
+function ownPiece(svg: SvgElement): Own | undefined {
   const data = svg.children.find((c) => c.name === 'metadata')?.attributes['data-nerite-piece'];
   if (!data) return undefined;
   try {
-    const { shape, sea, holes } = JSON.parse(data.replaceAll('&quot;', '"').replaceAll('&amp;', '&')) as Pick<
-      Piece,
-      'shape' | 'sea' | 'holes'
-    >;
+    const { shape, sea, holes } = JSON.parse(unescaped(data)) as Own;
     return shape && sea && holes ? { shape, sea, holes } : undefined;
   } catch {
     return undefined;
@@ -129,8 +135,9 @@ const areaOf = (ring: Ring): number =>
 export function readSvg(text: string): SvgReading {
   if (text.length > MOST)
     return { ok: false, says: 'This file is larger than 20 MB. Simplify the drawing to one outline and save it again.' };
-  const svg = parseSvg(text);
-  if (!svg) return { ok: false, says: 'This is not an SVG drawing. Save the outline from your drawing program as SVG.' };
+  const tree = parseSvg(text);
+  if (!tree.ok) return tree;
+  const { svg } = tree;
   const found: Found = { runs: [], shapes: 0, references: 0 };
   gather(svg, [], found);
   const notes: string[] = [];
@@ -148,6 +155,11 @@ export function readSvg(text: string): SvgReading {
   if (open) notes.push(`${open} ${open === 1 ? 'line that does not close was' : 'lines that do not close were'} left out.`);
   const rings = closed.map((run) => run.points).sort((a, b) => areaOf(b) - areaOf(a));
   const box = boxOfRings(rings);
+  if (!Number.isFinite(box.width * box.height) || Math.max(box.width, box.height) < TINY)
+    return {
+      ok: false,
+      says: 'The numbers of this drawing are too large or too small to be a size. Scale it in your drawing program and save it again.',
+    };
   if (!(box.width > 0 && box.height > 0))
     return { ok: false, says: 'What closes in this drawing has no area. Draw the outline as a shape with an inside.' };
   const mmPerUnit = scaleOf(svg);
@@ -161,13 +173,19 @@ export function readSvg(text: string): SvgReading {
 /** Points that stray less than this are left out of an outline, mm. */
 const FINE = 0.05;
 const MOST_RINGS = 60;
+/** Points an outline keeps: a board with more could not be cut while a curve is dragged. */
+const MOST_POINTS = 3000;
 
 /**
  * An outline from a drawing, scaled so that it is `width` mm wide, its bounds at the origin.
  * @param which all rings by the even-odd rule, so that one inside another is an opening; or the largest alone
  * @throws RangeError where nothing is left of it
+ * @throws CutError   where it crosses itself too often
  */
-export function outlineFrom({ rings, width }: Pick<SvgDrawing, 'rings' | 'width'>, widthMm: number, which: 'all' | 'largest'): Outline {
+export const outlineFrom = (drawing: Pick<SvgDrawing, 'rings' | 'width'>, widthMm: number, which: 'all' | 'largest'): Outline =>
+  lent(allowances.outline, () => outlined(drawing, widthMm, which));
+
+function outlined({ rings, width }: Pick<SvgDrawing, 'rings' | 'width'>, widthMm: number, which: 'all' | 'largest'): Outline {
   const chosen = which === 'all' ? rings : rings.slice(0, 1);
   const own = boxOfRings(chosen);
   const scale = widthMm / (which === 'all' ? width : own.width);
@@ -180,7 +198,7 @@ export function outlineFrom({ rings, width }: Pick<SvgDrawing, 'rings' | 'width'
       fine,
     );
     fine *= 2;
-  } while (fine < 5 && clean.some((ring) => ring.length > 3000));
+  } while (fine < 5 && clean.reduce((sum, ring) => sum + ring.length, 0) > MOST_POINTS);
   clean = clean.sort((a, b) => areaOf(b) - areaOf(a)).slice(0, MOST_RINGS);
   if (!clean.length) throw new RangeError('nothing is left of the outline');
   const at = boxOfRings(clean);

@@ -1,100 +1,124 @@
-import { Clipper, Clipper64, ClipType, EndType, FillRule, JoinType, type Paths64 } from 'clipper2-ts';
+import ClipperLib, { type ClipType, type IntPoint, type PolyFillType } from 'clipper-lib';
+import simplify from 'simplify-js';
 import type { Point } from '#core/document';
+import { allowances, CutError, lent, spend } from './allowance';
 import type { Ring } from './shapes/ring';
 
+const { Clipper, ClipperOffset, PolyTree, ClipType: Op, PolyType, PolyFillType: Fill, JoinType, EndType } = ClipperLib;
+
 /** Polygons in whole µm, the form the clipper computes in without rounding trouble. */
-export type Paths = Paths64;
+export type Paths = IntPoint[][];
 
 const UM = 1000;
 
 export const toPaths = (rings: Ring[]): Paths =>
-  rings.map((ring) => ring.map((p) => ({ x: Math.round(p.x * UM), y: Math.round(p.y * UM) })));
-export const toRings = (paths: Paths): Ring[] => paths.map((path) => path.map((p) => ({ x: p.x / UM, y: p.y / UM })));
+  rings.map((ring) => ring.map((p) => ({ X: Math.round(p.x * UM), Y: Math.round(p.y * UM) })));
+export const toRings = (paths: Paths): Ring[] => paths.map((path) => path.map((p) => ({ x: p.X / UM, y: p.Y / UM })));
 
-export const common = (a: Paths, b: Paths): Paths => Clipper.intersect(a, b, FillRule.NonZero);
-export const without = (a: Paths, b: Paths): Paths => (b.length ? Clipper.difference(a, b, FillRule.NonZero) : a);
+/** Parts of the library that its types do not show: how it tells of trouble (by a window of the browser's), and its steps. */
+const inner = ClipperLib as unknown as {
+  Error: (message: string) => void;
+  Clipper: { TopX: (...args: unknown[]) => number; prototype: { IntersectPoint: (...args: unknown[]) => unknown } };
+};
+inner.Error = (message) => {
+  throw new Error(message);
+};
+// a sweep asks where each side it meets stands at each height, and where sides cross: that is all of a cut's work, and is counted
+const { TopX: standsAt } = inner.Clipper;
+const { IntersectPoint: crossAt } = inner.Clipper.prototype;
+inner.Clipper.TopX = (...args) => {
+  spend();
+  return standsAt(...args);
+};
+inner.Clipper.prototype.IntersectPoint = function (...args) {
+  spend();
+  return crossAt.apply(this, args);
+};
 
-export const joinedPaths = (paths: Paths): Paths => Clipper.union(paths, FillRule.NonZero);
+/** Grids a cut is tried on, µm: where the finest leaves the clipper without an order of the crossings, a coarser one has it. */
+const GRIDS = [1, 10, 100];
+
+const snapped = (paths: Paths, grid: number): Paths =>
+  grid === 1 ? paths : paths.map((path) => path.map((p) => ({ X: Math.round(p.X / grid) * grid, Y: Math.round(p.Y / grid) * grid })));
+
+/** Tries something grid after grid until it succeeds. @throws CutError where it never does, or costs too much */
+function onGrids<T>(attempt: (grid: number) => T | undefined): T {
+  return lent(allowances.cut, () => {
+    let trouble: unknown;
+    for (const grid of GRIDS)
+      try {
+        const found = attempt(grid);
+        if (found !== undefined) return found;
+      } catch (error) {
+        // the library catches what is thrown inside it and tells of trouble of its own; the next grid then gives up at once
+        if (error instanceof CutError) throw error;
+        trouble = error;
+      }
+    throw new CutError(undefined, { cause: trouble });
+  });
+}
+
+const clip = (op: ClipType, fill: PolyFillType, subject: Paths, other: Paths = []): Paths =>
+  onGrids((grid) => {
+    const clipper = new Clipper();
+    // the rim of a board is known again in what was cut from it by its own vertices
+    clipper.PreserveCollinear = true;
+    // a path without an area is not taken; nothing comes of none
+    if (!clipper.AddPaths(snapped(subject, grid), PolyType.ptSubject, true)) return [];
+    clipper.AddPaths(snapped(other, grid), PolyType.ptClip, true);
+    const out: Paths = [];
+    // where sides run along each other, what has no area comes out as a polygon too
+    return clipper.Execute(op, out, fill, fill) ? out.filter((path) => Clipper.Area(path) !== 0) : undefined;
+  });
+
+/** What two sets of polygons share, by the non-zero rule, as all below. @throws CutError as each of them does */
+export const common = (a: Paths, b: Paths): Paths => clip(Op.ctIntersection, Fill.pftNonZero, a, b);
+export const without = (a: Paths, b: Paths): Paths => (b.length ? clip(Op.ctDifference, Fill.pftNonZero, a, b) : a);
+export const joinedPaths = (paths: Paths): Paths => clip(Op.ctUnion, Fill.pftNonZero, paths);
 
 /** Closed polygons by the even-odd rule, with what crosses itself resolved. */
-export const cleaned = (rings: Ring[]): Paths => Clipper.union(toPaths(rings), FillRule.EvenOdd);
+export const cleaned = (rings: Ring[]): Paths => clip(Op.ctUnion, Fill.pftEvenOdd, toPaths(rings));
 
 /** The outer rings among polygons that came out of the clipper. */
-export const outersOf = (paths: Paths): Paths => paths.filter((path) => Clipper.area(path) > 0);
+export const outersOf = (paths: Paths): Paths => paths.filter((path) => Clipper.Area(path) > 0);
 
 /** Every polygon turned the same way round, so that where they overlap the non-zero rule joins them. */
-export const turned = (paths: Paths): Paths => paths.map((path) => (Clipper.area(path) < 0 ? [...path].reverse() : path));
+export const turned = (paths: Paths): Paths => paths.map((path) => (Clipper.Area(path) < 0 ? [...path].reverse() : path));
+
+/** How far a rounded corner may stray from its arc, µm. */
+const ARC = 20;
 
 /** Polygons grown by `by` mm on all sides, or shrunk where it is negative; corners are rounded. */
-export const grown = (paths: Paths, by: number): Paths =>
-  by === 0 || !paths.length ? paths : Clipper.inflatePaths(paths, by * UM, JoinType.Round, EndType.Polygon, 2, 20);
+export function grown(paths: Paths, by: number): Paths {
+  if (by === 0 || !paths.length) return paths;
+  return onGrids((grid) => {
+    const offset = new ClipperOffset(2, ARC);
+    offset.AddPaths(snapped(paths, grid), JoinType.jtRound, EndType.etClosedPolygon);
+    const out: Paths = [];
+    offset.Execute(out, by * UM);
+    return out;
+  });
+}
 
 /** Area of polygons with holes, mm². */
-export const areaOf = (paths: Paths): number => Math.abs(Clipper.areaPaths(paths)) / (UM * UM);
+export const areaOf = (paths: Paths): number => Math.abs(paths.reduce((sum, path) => sum + Clipper.Area(path), 0)) / (UM * UM);
 
 /** The parts of open lines that lie inside polygons, as polylines, mm. */
-export function linesInside(lines: Point[][], paths: Paths): Point[][] {
-  const clipper = new Clipper64();
-  clipper.addOpenSubject(toPaths(lines));
-  clipper.addClip(paths);
-  const [closed, open]: [Paths, Paths] = [[], []];
-  clipper.execute(ClipType.Intersection, FillRule.NonZero, closed, open);
-  return toRings(open);
-}
-
-type Path = Paths[number];
-type Vertex = Path[number];
-
-/** How near a vertex must be to a side to lie on it, µm: the clipper rounds to whole ones, where sides meet flatly more than once. */
-const ON = 5;
-
-/** Whether p lies on the side a–b of a polygon. The box is tried first, since almost every side fails it. */
-function onSide(px: number, py: number, a: Vertex, b: Vertex): boolean {
-  if (px < Math.min(a.x, b.x) - ON || px > Math.max(a.x, b.x) + ON) return false;
-  if (py < Math.min(a.y, b.y) - ON || py > Math.max(a.y, b.y) + ON) return false;
-  const dx = b.x - a.x;
-  const dy = b.y - a.y;
-  return Math.abs((px - a.x) * dy - (py - a.y) * dx) < ON * Math.sqrt(dx * dx + dy * dy);
-}
-
-/** The sides of a rim a vertex may lie on: its two where it is a corner, else those whose line it is on, which near a corner are two. */
-function sidesOf(p: Vertex, rim: Path, corners: Map<number, number>): number[] {
-  const last = rim.length - 1;
-  const corner = corners.get(keyOf(p));
-  if (corner !== undefined) return [corner, (corner || rim.length) - 1];
-  const isOn = (i: number): boolean => onSide(p.x, p.y, rim[i]!, rim[i + 1] ?? rim[0]!);
-  for (let i = 0; i <= last; i++) if (isOn(i)) return [i, i === 0 ? last : i - 1, i === last ? 0 : i + 1].filter(isOn);
-  return [];
-}
-
-const keyOf = (p: Vertex): number => p.x * 1e8 + p.y;
-
-/**
- * Length of the boundary that polygons cut from a rim still share with it, mm. The clipper keeps the rim's own
- * vertices, so an edge of a cut polygon is on the rim when both its ends are on one of the rim's sides.
- */
-export const lengthShared = (paths: Paths, rims: Paths): number => rims.reduce((sum, rim) => sum + sharedWith(paths, rim), 0);
-
-function sharedWith(paths: Paths, rim: Path): number {
-  const corners = new Map(rim.map((p, i) => [keyOf(p), i]));
-  let total = 0;
-  for (const path of paths) {
-    const sides = path.map((p) => sidesOf(p, rim, corners));
-    path.forEach((p, k) => {
-      const next = k + 1 < path.length ? k + 1 : 0;
-      const q = path[next]!;
-      const shared =
-        sides[k]!.some((i) => onSide(q.x, q.y, rim[i]!, rim[i + 1] ?? rim[0]!)) ||
-        sides[next]!.some((i) => onSide(p.x, p.y, rim[i]!, rim[i + 1] ?? rim[0]!));
-      if (shared) total += Math.hypot(q.x - p.x, q.y - p.y);
-    });
-  }
-  return total / UM;
-}
+export const linesInside = (lines: Point[][], paths: Paths): Point[][] =>
+  onGrids((grid) => {
+    const clipper = new Clipper();
+    if (!clipper.AddPaths(snapped(toPaths(lines), grid), PolyType.ptSubject, false)) return [];
+    clipper.AddPaths(paths, PolyType.ptClip, true);
+    const tree = new PolyTree();
+    const done = clipper.Execute(Op.ctIntersection, tree, Fill.pftNonZero, Fill.pftNonZero);
+    return done ? toRings(Clipper.OpenPathsFromPolyTree(tree)) : undefined;
+  });
 
 /** Polygons tidied: by the even-odd rule, what crosses itself resolved, and points that stray less than `by` mm left out. */
 export const cleanRings = (rings: Ring[], by: number): Ring[] =>
-  toRings(Clipper.simplifyPaths(cleaned(rings), by * UM, true)).filter((ring) => ring.length > 2);
+  toRings(cleaned(rings))
+    .map((ring) => simplify(ring, by))
+    .filter((ring) => ring.length > 2);
 
 /** Polygons cut in two by others, mm. */
 export function partition(rings: Ring[], by: Ring[]): { inside: Ring[]; outside: Ring[] } {

@@ -81,11 +81,15 @@ const oneWay = (line: Point[]): boolean =>
       line.every((p, i) => i === 0 || p[axis] > line[i - 1]![axis]) || line.every((p, i) => i === 0 || p[axis] < line[i - 1]![axis]),
   );
 
-/** Whether a line crosses itself. @param closed whether its end runs back to its beginning */
-export function crossesItself(line: Point[], closed = false): boolean {
-  if (!closed && oneWay(line)) return false;
+/** How often a line crosses itself, counted up to `most`. @param closed whether its end runs back to its beginning */
+export function crossings(line: Point[], closed = false, most = Infinity): number {
+  if (!closed && oneWay(line)) return 0;
   const run = closed ? [...line, line[0]!] : line;
+  let count = 0;
   for (let i = 0; i + 1 < run.length; i++)
-    for (let j = i + 2; j + 1 < run.length; j++) if (crosses(run[i]!, run[i + 1]!, run[j]!, run[j + 1]!)) return true;
-  return false;
+    for (let j = i + 2; j + 1 < run.length; j++) if (crosses(run[i]!, run[i + 1]!, run[j]!, run[j + 1]!) && ++count >= most) return count;
+  return count;
 }
+
+/** Whether a line crosses itself. */
+export const crossesItself = (line: Point[], closed = false): boolean => crossings(line, closed, 1) > 0;

@@ -1,5 +1,5 @@
 import type { Hole, Over, Point, Sea, Shape } from '#core/document';
-import { common, grown, joinedPaths, toPaths, turned, without, type Paths } from './clip';
+import { areaOf, common, grown, joinedPaths, toPaths, toRings, turned, without, type Paths } from './clip';
 import { bounds } from './outline';
 import { faceOf, regionOf, type Cut, type Region } from './regions';
 import { waveLines } from './foam';
@@ -85,8 +85,7 @@ export function inlandBand(cut: Cut, from: number, to?: number): { rings: Ring[]
   const beach = toPaths(cut.beach.rings);
   const near = to === undefined ? beach : common(beach, grown(water, to));
   const band = without(near, grown(water, from));
-  const { rings, area } = regionOf(band, { board: [], rim: [] });
-  return { rings, area };
+  return { rings: toRings(band), area: areaOf(band) };
 }
 
 /** Whether a point lies inside polygons, by crossings. */

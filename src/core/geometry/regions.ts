@@ -1,7 +1,9 @@
-import type { Hole, Point, Sea, Shape } from '#core/document';
-import { areaOf, common, joinedPaths, lengthShared, linesInside, toPaths, toRings, turned, without, type Paths } from './clip';
-import { crossesItself, lineLength, smoothCurve, smoothRing } from './curve';
+import { linesOf, type Hole, type Point, type Sea, type Shape } from '#core/document';
+import { allowances, CutError, lent } from './allowance';
+import { areaOf, common, joinedPaths, linesInside, toPaths, toRings, turned, without, type Paths } from './clip';
+import { crossesItself, crossings, lineLength, smoothCurve, smoothRing } from './curve';
 import { bounds, holeRing, rimRings } from './outline';
+import { Rim } from './rim';
 import { landOnRight, lengthwise, rightOf, type Box } from './sides';
 import type { Ring } from './shapes/ring';
 
@@ -51,6 +53,7 @@ function isTangled(points: Point[], closed: boolean): boolean {
 interface Face {
   board: Paths;
   rim: Paths;
+  sides: Rim;
 }
 const faces = new WeakMap<Shape, { holes: string; face: Face }>();
 
@@ -60,15 +63,15 @@ export function faceOf(shape: Shape, holes: Hole[]): Face {
   const kept = faces.get(shape);
   if (kept?.holes === key) return kept.face;
   const rim = toPaths(rimRings(shape));
-  const face = { rim, board: open.length ? without(rim, toPaths(open.map(holeRing))) : rim };
+  const face = { rim, sides: new Rim(rim), board: open.length ? without(rim, toPaths(open.map(holeRing))) : rim };
   faces.set(shape, { holes: key, face });
   return face;
 }
 
-export const regionOf = (paths: Paths, { rim }: Face): Region => ({
+export const regionOf = (paths: Paths, { sides }: Pick<Face, 'sides'>): Region => ({
   rings: toRings(paths),
   area: areaOf(paths),
-  rim: lengthShared(paths, rim),
+  rim: sides.sharedWith(paths),
 });
 
 interface Shore {
@@ -90,12 +93,17 @@ const shoresOf = (sea: Sea): Shore[] => [
   ...(sea.coasts ?? []).map((c) => ({ points: c.points, edges: c.edges, closed: c.closed, right: true })),
 ];
 
-/** Lands of all shores at edge j, counted from the shorelines; a shore without that edge takes no part of that tint. */
+/**
+ * Lands of all shores at edge j, counted from the shorelines; a shore without that edge takes no part of that tint. They
+ * are joined before anything is cut by them, so that a tangle is taken apart once.
+ */
 const landsAt = (shores: Shore[], j: number, box: Box, upright: boolean): Paths =>
-  turned(
-    toPaths(
-      shores.map((shore) =>
-        landRing(shore, j === 0 ? shore.points : (shore.edges[Math.min(j, shore.edges.length) - 1] ?? shore.points), box, upright),
+  joinedPaths(
+    turned(
+      toPaths(
+        shores.map((shore) =>
+          landRing(shore, j === 0 ? shore.points : (shore.edges[Math.min(j, shore.edges.length) - 1] ?? shore.points), box, upright),
+        ),
       ),
     ),
   );
@@ -114,7 +122,7 @@ function nested(cover: Paths, shores: Shore[], n: number, box: Box, upright: boo
     if (before && areaOf(common(cover, without(before, land))) > 1) crossed = true;
     parts.push(common(water, land));
     water = without(water, land);
-    before = joinedPaths(land);
+    before = land;
   }
   return { parts: [...parts, water], crossed };
 }
@@ -197,11 +205,31 @@ function coverOf(face: Face, sea: Sea, box: Box): { paths: Paths; region: Region
   return { paths: kept.cover, region: regionOf(kept.cover, face), bare: kept.bare };
 }
 
+/** Crossings of one curve with itself that are told apart from more. */
+const MANY = 500;
+
+/** An error of a cut, with the curve that crosses itself most; any other as it is. */
+export function blamed(error: unknown, sea: Sea): unknown {
+  if (!(error instanceof CutError) || error.curve !== undefined) return error;
+  const counts = linesOf(sea).map(({ key, points, closed }) => ({ key, count: crossings(lineOf(points, closed), closed, MANY) }));
+  const most = counts.reduce((a, b) => (b.count > a.count ? b : a));
+  return new CutError(most.count ? most.key : undefined, { cause: error });
+}
+
 /**
  * Cuts a board by its shores and tint edges into regions that add up to what takes resin, whatever the curves do. One
  * shore whose curves run from side to side in order is cut strip by strip, each kept until its own curves change.
+ * @throws CutError naming the curve, where they are so tangled that it would take too long
  */
 export function cutBoard(shape: Shape, holes: Hole[], sea: Sea): Cut {
+  try {
+    return lent(allowances.cut, () => cut(shape, holes, sea));
+  } catch (error) {
+    throw blamed(error, sea);
+  }
+}
+
+function cut(shape: Shape, holes: Hole[], sea: Sea): Cut {
   const face = faceOf(shape, holes);
   const box = bounds(shape);
   const { paths: cover, region, bare } = coverOf(face, sea, box);
@@ -213,9 +241,9 @@ export function cutBoard(shape: Shape, holes: Hole[], sea: Sea): Cut {
   let crossed = outOfOrder;
   if (simple) parts = [undefined, ...curves].map((curve, i) => stripBetween(face, cover, sea.side, box, curve, curves[i]));
   else {
-    const cut = nested(cover, shores, sea.edges.length, box, lengthwise(sea.side));
-    parts = cut.parts.map((paths) => regionOf(paths, face));
-    crossed ||= cut.crossed;
+    const found = nested(cover, shores, sea.edges.length, box, lengthwise(sea.side));
+    parts = found.parts.map((paths) => regionOf(paths, face));
+    crossed ||= found.crossed;
   }
   const lines = shores.map(({ points, closed }) => {
     const line = lineOf(points, closed);

@@ -1,6 +1,6 @@
 import { aged } from '#core/cure';
 import { holesOf, type Coat, type Colourant, type Method, type Piece, type Resin } from '#core/document';
-import { bounds, cutBoard, outlineArea, rimLength, type Bounds, type Cut } from '#core/geometry';
+import { allowances, blamed, bounds, CutError, cutBoard, lent, outlineArea, rimLength, type Bounds, type Cut } from '#core/geometry';
 import type { Batch, Bench } from './batch';
 import { chartColours, type ChartColours } from './colours';
 import { coatNames, planCoat, type CoatPlan } from './coats';
@@ -107,15 +107,24 @@ function planPour(coats: CoatPlan[], resins: Resin[], means: Means): PourPlan {
   };
 }
 
-const cuts = new WeakMap<Piece['sea'], { piece: Piece; cut: Cut }>();
+const cuts = new WeakMap<Piece['sea'], { piece: Piece; cut: Cut | CutError }>();
 
-/** A cut is kept while shape, holes and sea are the same objects: most edits leave the drawing alone. */
+/** A cut, or that it was given up, is kept while shape, holes and sea are the same objects: most edits leave the drawing alone. */
 function cutOf(piece: Piece): Cut {
-  const kept = cuts.get(piece.sea);
-  if (kept && kept.piece.shape === piece.shape && kept.piece.holes === piece.holes && kept.piece.clock === piece.clock) return kept.cut;
-  const cut = cutBoard(piece.shape, holesOf(piece), piece.sea);
-  cuts.set(piece.sea, { piece, cut });
-  return cut;
+  let kept = cuts.get(piece.sea);
+  if (!kept || kept.piece.shape !== piece.shape || kept.piece.holes !== piece.holes || kept.piece.clock !== piece.clock)
+    cuts.set(piece.sea, (kept = { piece, cut: cutOrError(piece) }));
+  if (kept.cut instanceof CutError) throw kept.cut;
+  return kept.cut;
+}
+
+function cutOrError(piece: Piece): Cut | CutError {
+  try {
+    return cutBoard(piece.shape, holesOf(piece), piece.sea);
+  } catch (error) {
+    if (error instanceof CutError) return error;
+    throw error;
+  }
 }
 
 const builds = new WeakMap<Site, BuildUp>();
@@ -132,13 +141,29 @@ const plans = new WeakMap<Piece, PiecePlan>();
 /**
  * Plans a piece. Pure; the same piece and means give the same plan, which is kept while both are the same objects.
  * @throws RangeError where a coat names a resin that is not among the means
+ * @throws CutError   where its curves are too tangled to be cut
  */
 export function planPiece(piece: Piece, means: Means): PiecePlan {
   const kept = plans.get(piece);
   if (kept?.means === means) return kept;
-  const plan = planAnew(piece, means);
-  plans.set(piece, plan);
-  return plan;
+  try {
+    const plan = lent(allowances.plan, () => planAnew(piece, means));
+    plans.set(piece, plan);
+    return plan;
+  } catch (error) {
+    throw blamed(error, piece.sea);
+  }
+}
+
+/** Plans a piece where that can be done; lists go on without one that names a resin that is gone, or cannot be cut. */
+export function planIfAble(piece: Piece, means: Means): PiecePlan | undefined {
+  if (piece.coats.some((coat) => !means.resins.some((resin) => resin.id === coat.resinId))) return undefined;
+  try {
+    return planPiece(piece, means);
+  } catch (error) {
+    if (error instanceof CutError) return undefined;
+    throw error;
+  }
 }
 
 function planAnew(piece: Piece, means: Means): PiecePlan {

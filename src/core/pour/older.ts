@@ -1,5 +1,5 @@
 import type { CupRef, Pour, Studio, Told } from '#core/document';
-import { planPiece, planTogether, type Means } from '#core/plan';
+import { planIfAble, planTogether, type Means } from '#core/plan';
 import { tell } from './tell';
 
 /** What the version before called a cup, in its events. */
@@ -14,10 +14,9 @@ function toldOnce({ of, planned, roomC }: Pour): Told | undefined {
   const means: Means = { resins, colourants, method, roomC };
   const chosen = of.flatMap(({ pieceId, coatIds }) => {
     const piece = pieces.find((p) => p.id === pieceId);
-    if (!piece || piece.coats.some((c) => !resins.some((r) => r.id === c.resinId))) return [];
-    const plan = planPiece(piece, means);
-    const pour = plan.pours.findIndex((p) => p.coats.some((c) => coatIds.includes(c.coat.id)));
-    return pour < 0 ? [] : [{ plan, pour }];
+    const plan = piece && planIfAble(piece, means);
+    const pour = plan?.pours.findIndex((p) => p.coats.some((c) => coatIds.includes(c.coat.id))) ?? -1;
+    return plan && pour >= 0 ? [{ plan, pour }] : [];
   });
   if (chosen.length < of.length) return undefined;
   const told = tell(planTogether(chosen, means), roomC);

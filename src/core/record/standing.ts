@@ -1,5 +1,5 @@
 import type { Piece, Pour, Room } from '#core/document';
-import { groupCoats, planPiece, type Means } from '#core/plan';
+import { groupCoats, planIfAble, type Means } from '#core/plan';
 import { hoursBefore } from '#core/prepare';
 import { curingOf, stretchesOf, type Curing, type Laid, type Stretch } from '#core/schedule';
 import { timesOf, type Times } from './times';
@@ -49,7 +49,7 @@ function laidOf({ pour, started, mixedAt, done }: Poured, last: boolean, now: nu
 }
 
 function plannedLaid(piece: Piece, pour: number, means: Means, room: Room, last: boolean): Laid | undefined {
-  const plan = planPiece(piece, means).pours[pour];
+  const plan = planIfAble(piece, means)?.pours[pour];
   const resin = plan?.batches[0]?.resin;
   if (!piece.pourAt || !plan || !resin) return undefined;
   const started = Date.parse(piece.pourAt);

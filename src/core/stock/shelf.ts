@@ -1,5 +1,5 @@
 import type { Colourant, Piece, Pour, Resin, Stock } from '#core/document';
-import { planPiece, type Means, type PiecePlan } from '#core/plan';
+import { planIfAble, type Means, type PiecePlan } from '#core/plan';
 import { readSession, timesOf } from '#core/record';
 import { summed, type Taken } from './item';
 import { ledger, type Ledger } from './ledger';
@@ -38,11 +38,10 @@ export function comingPours(pieces: Piece[], pours: Pour[], means: Means): Comin
   for (const pour of pours)
     if (!timesOf(pour).abandoned)
       for (const { pieceId, coatIds } of pour.of) poured.set(pieceId, new Set([...(poured.get(pieceId) ?? []), ...coatIds]));
-  const known = new Set(means.resins.map((r) => r.id));
   const byDate = [...pieces].sort((a, b) => (a.pourAt ?? '9').localeCompare(b.pourAt ?? '9') || a.name.localeCompare(b.name));
   return byDate.flatMap((piece) => {
-    if (piece.coats.some((c) => !known.has(c.resinId))) return [];
-    const plan = planPiece(piece, means);
+    const plan = planIfAble(piece, means);
+    if (!plan) return [];
     const done = poured.get(piece.id);
     return plan.pours.flatMap((p, pour): Coming[] => {
       if (!p.batches.length || p.coats.every((c) => done?.has(c.coat.id))) return [];

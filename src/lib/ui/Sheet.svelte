@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
+  import Guard from './Guard.svelte';
 
   /** A sheet of the working drawing: a name, what it is about, and its content, which scrolls inside it. */
   let {
@@ -22,5 +23,5 @@
     {#if heading}{@render heading()}{:else}<h2 class="font-sans text-[14px] font-bold whitespace-nowrap">{title}</h2>{/if}
     {#if typeof aside === 'string'}<p class="truncate text-[13px] text-soft">{aside}</p>{:else}{@render aside?.()}{/if}
   </header>
-  {@render children()}
+  <Guard what={title} {children} />
 </section>

@@ -1,5 +1,5 @@
 import type { Piece } from '#core/document';
-import { planPiece, type Chosen, type Means } from '#core/plan';
+import { planIfAble, type Chosen, type Means } from '#core/plan';
 
 /** A session in an address: "kelp-cove-1:0,kelp-cove-2:0", each piece with the pour of it that is meant. */
 export const writeChosen = (chosen: { id: string; pour: number }[]): string => chosen.map(({ id, pour }) => `${id}:${pour}`).join(',');
@@ -9,9 +9,8 @@ export function readChosen(text: string, pieces: Piece[], means: Means): Chosen[
   return text.split(',').flatMap((part) => {
     const [id, number] = part.split(':');
     const piece = pieces.find((p) => p.id === id);
-    if (!piece || piece.coats.some((c) => !means.resins.some((r) => r.id === c.resinId))) return [];
-    const plan = planPiece(piece, means);
+    const plan = piece && planIfAble(piece, means);
     const pour = Number(number);
-    return plan.pours[pour]?.batches.length ? [{ plan, pour }] : [];
+    return plan?.pours[pour]?.batches.length ? [{ plan, pour }] : [];
   });
 }

@@ -6,6 +6,7 @@
   import { writeTemperature } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { minutes, offsetAt } from '$lib/ui/clock.svelte';
+  import Guard from '$lib/ui/Guard.svelte';
   import TideLine from '$lib/ui/TideLine.svelte';
 
   let { children }: { children: Snippet } = $props();
@@ -53,6 +54,8 @@
       </p>
     {/if}
   </header>
-  <div class="min-h-0 grow overflow-y-auto print:overflow-visible">{@render children()}</div>
-  <TideLine {standings} />
+  <div class="min-h-0 grow overflow-y-auto print:overflow-visible">
+    <Guard what="This screen" {children}>{#snippet more()}<a class="button" href="/settings">To the settings</a>{/snippet}</Guard>
+  </div>
+  <Guard what="The tide line"><TideLine {standings} /></Guard>
 </div>

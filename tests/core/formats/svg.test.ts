@@ -2,8 +2,8 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { startingSea, type Shape } from '#core/document';
-import { bounds, outlineArea, rimLength } from '#core/geometry';
-import { outlineFrom, readSvg, templatePages, writeSvg, type SvgDrawing } from '#core/formats';
+import { bounds, CutError, outlineArea, rimLength, seeded } from '#core/geometry';
+import { fits, outlineFrom, readSvg, templatePages, writeSvg, type Own, type SvgDrawing } from '#core/formats';
 import { near, piece, plan } from '../help';
 
 const svg = (inner: string, head = 'viewBox="0 0 200 200"'): string => `<svg xmlns="http://www.w3.org/2000/svg" ${head}>${inner}</svg>`;
@@ -140,4 +140,54 @@ test('a template takes as many pages as the board wants, each overlapping the ne
   );
   assert.equal(templatePages({ width: 180, height: 240 }, 'A4').pages.length, 1);
   assert.equal(templatePages({ width: 400, height: 300 }, 'A4').pages.length, 4);
+});
+
+test('a drawing of odd numbers, groups or entities is an outline the document can hold, or a sentence', () => {
+  const groups = (n: number): string => svg(`${'<g>'.repeat(n)}<path d="M0 0H10V10z"/>${'</g>'.repeat(n)}`);
+  const says: [string, RegExp | undefined][] = [
+    [svg('<path d="M0 0L1e300 0L1e300 1e300z"/>'), /too large or too small/],
+    [svg('<path d="M-1e308 0L1e308 0L1e308 1e308z"/>'), /too large or too small/],
+    [svg('<path d="M0 0H1e-300V1e-300z"/>'), /too large or too small/],
+    [svg('<g transform="scale(1e9)">'.repeat(40) + '<path d="M0 0H10V10z"/>' + '</g>'.repeat(40)), /no path/],
+    [svg('<g transform="scale(1e9)"><path d="M0 0H10V10z"/></g>'), undefined],
+    [svg('<path d="M0 0A0 0 0 0 1 10 10A1e-300 5 0 0 0 5 5A1e300 1e300 0 1 1 0 9z"/>'), undefined],
+    [groups(150), undefined],
+    [groups(20_000), /more than 400 deep/],
+    [`<!DOCTYPE svg [<!ENTITY x SYSTEM "file:///etc/passwd">]>${svg('<path d="M0 0H10V10z"/>')}`, /asks for other files/],
+  ];
+  for (const [text, expected] of says) {
+    const reading = readSvg(text);
+    assert.equal(reading.ok, expected === undefined, text.slice(0, 120));
+    if (reading.ok)
+      assert.ok(outlineFrom(reading.drawing, 300, 'all').rings[0]!.every((p) => Number.isFinite(p.x) && Number.isFinite(p.y)));
+    else assert.match(reading.says, expected!);
+  }
+  for (const size of ['viewBox=""', 'viewBox="0 0 0 0"', 'viewBox="0 0 1e-300 1"', 'viewBox="0 0 10 10" width="0mm"'])
+    assert.ok(drawing(svg('<path d="M0 0H10V10z"/>', `${size} height="10000mm"`)).width === 10, size);
+});
+
+test('three thousand tangled points are given up in a bounded time', () => {
+  const chance = seeded(3);
+  const points = Array.from({ length: 3000 }, () => `${chance() * 400} ${chance() * 300}`);
+  const tangle = drawing(svg(`<path d="M${points.join('L')}z"/>`));
+  let given: unknown;
+  try {
+    outlineFrom(tangle, 300, 'all');
+  } catch (error) {
+    given = error;
+  }
+  assert.ok(given instanceof CutError);
+});
+
+test('a sea that came in by SVG is taken only as a file would be', () => {
+  const { shape, sea, holes } = piece();
+  assert.equal(fits({ shape, sea, holes }), true);
+  const wrong: unknown[] = [
+    { shape: null, sea, holes },
+    { shape, sea: { side: 'far' }, holes },
+    { shape: { kind: 'rectangle', width: 1e9, height: 1 }, sea, holes },
+    { shape, sea: { ...sea, shoreline: [sea.shoreline[0], sea.shoreline[0]] }, holes },
+    { shape, sea, holes: [{ x: 'left' }] },
+  ];
+  for (const own of wrong) assert.equal(fits(own as Own), false);
 });

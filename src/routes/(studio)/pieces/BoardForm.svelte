@@ -14,7 +14,7 @@
   import Field from '$lib/ui/Field.svelte';
   import BoardPreview from './form/BoardPreview.svelte';
   import HoleFields from './form/HoleFields.svelte';
-  import type { Own } from './form/own';
+  import type { Own } from '#core/formats';
   import ShapeFields from './form/ShapeFields.svelte';
   import SurfaceFields from './form/SurfaceFields.svelte';
   import { readBoard, readersOf, typedFrom } from './form/typed';

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Piece, Settings } from '#core/document';
-  import { planPiece, type Means } from '#core/plan';
+  import { planIfAble, type Means } from '#core/plan';
   import type { Standing } from '#core/record';
   import { writeVolume } from '#core/units';
   import { writeBoard } from '$lib/ui/board';
@@ -19,7 +19,7 @@
   let { piece, standing, means, settings }: Props = $props();
 
   let near = $state(false);
-  const plan = $derived(near ? planPiece(piece, means) : undefined);
+  const plan = $derived(near ? planIfAble(piece, means) : undefined);
   const needs = $derived(standing?.next && plan?.pours[standing.next.pour]?.batches.reduce((sum, b) => sum + b.ml, 0));
 
   function watch(row: Element) {

@@ -2,6 +2,7 @@
   import { tinykeys } from 'tinykeys';
   import { page } from '$app/state';
   import { advise } from '#core/advice';
+  import { withStartingSea } from '#core/document';
   import { standingOf } from '#core/record';
   import { shared } from '$lib/store/shared.svelte';
   import { writeBoard } from '$lib/ui/board';
@@ -123,6 +124,20 @@
           <Coats {editor} {plan} {findings} bind:selected={() => selected, (id) => choose(id, 0)} />
           <Cups {editor} {plan} {drawing} {pour} number={pourIndex + 1} findings={ofPour} onselect={(id) => (chosen = id)} />
         </div>
+      </div>
+    </div>
+  </main>
+{:else if piece && editor.trouble}
+  <main class="p-4">
+    <div class="sheet p-8">
+      <h1 class="text-[22px]">{piece.name} cannot be drawn</h1>
+      <p class="mt-2 text-soft">{editor.trouble} Nothing else of it is lost.</p>
+      <div class="mt-4 flex flex-wrap gap-2">
+        <button type="button" class="button" disabled={!editor.undoable.undo} onclick={() => editor.undo()}>Undo the last change</button>
+        <button type="button" class="button" onclick={() => editor.commit('Draw open sea', (p) => withStartingSea(p, 'open sea'))}
+          >Start from another sea</button
+        >
+        <a class="button" href="/pieces">All pieces</a>
       </div>
     </div>
   </main>

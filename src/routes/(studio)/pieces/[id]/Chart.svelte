@@ -39,7 +39,7 @@
 
   const unit = $derived(shared.settings?.length ?? 'mm');
   /** Names of the parts of the sea, from the shore seaward. */
-  const names = $derived(partNames(plan));
+  const names = $derived(partNames(plan.piece));
   const lines = $derived(linesOf(plan.piece.sea).map((line) => ({ ...line, smooth: lineOf(line.points, line.closed) })));
   // a curve that was taken off is not chosen any more
   $effect(() => {

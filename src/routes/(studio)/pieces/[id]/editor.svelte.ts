@@ -1,9 +1,12 @@
 import type { Piece } from '#core/document';
-import { planPiece } from '#core/plan';
+import { CutError } from '#core/geometry';
+import { planPiece, type PiecePlan } from '#core/plan';
 import { editPiece, redo, undo, undoable } from '$lib/store/edits';
 import { Live } from '$lib/store/live.svelte';
 import { shared } from '$lib/store/shared.svelte';
 import { attempt } from '$lib/ui/attempt';
+import { said } from '$lib/ui/said.svelte';
+import { tangledSays } from './tangled';
 
 type Change = (piece: Piece) => Piece;
 
@@ -27,17 +30,32 @@ export class PieceEditor {
     const stored = this.#stored;
     return this.#draft && (this.#dragging || this.#pending > 0 || stored === this.#base) ? this.#draft : stored;
   });
+  readonly #planned = $derived(this.#planOf(this.piece));
+  /** The last plan that could be made: it stays on show while a curve is dragged through a tangle. */
+  #good: PiecePlan | undefined;
   readonly plan = $derived.by(() => {
-    const { piece } = this;
-    const means = shared.means;
-    // another tab may have put another studio in the place of this one while something was dragged
-    const known = means && piece?.coats.every((coat) => means.resins.some((resin) => resin.id === coat.resinId));
-    return piece && means && known ? planPiece(piece, means) : undefined;
+    if (!(this.#planned instanceof CutError)) this.#good = this.#planned;
+    return this.#good;
   });
+  /** Why what is drawn has no plan, in a sentence. */
+  readonly trouble = $derived(this.piece && this.#planned instanceof CutError ? tangledSays(this.piece, this.#planned) : undefined);
 
   constructor(id: string) {
     this.id = id;
     this.#undoable = new Live(() => undoable(id));
+  }
+
+  #planOf(piece: Piece | undefined): PiecePlan | CutError | undefined {
+    const { means } = shared;
+    // another tab may have put another studio in the place of this one while something was dragged
+    const known = means && piece?.coats.every((coat) => means.resins.some((resin) => resin.id === coat.resinId));
+    if (!piece || !known) return undefined;
+    try {
+      return planPiece(piece, means);
+    } catch (error) {
+      if (error instanceof CutError) return error;
+      throw error;
+    }
   }
 
   get undoable(): { undo?: string; redo?: string } {
@@ -59,11 +77,20 @@ export class PieceEditor {
     this.#draft = undefined;
   }
 
-  /** Stores a change. @param mark joins quick edits of the same thing into one for undo */
+  /**
+   * Stores a change. One after which the board cannot be cut is not taken: the drawing goes back to where it was.
+   * @param mark joins quick edits of the same thing into one for undo
+   */
   async commit(label: string, change: Change, mark?: string): Promise<void> {
     const piece = this.piece;
     if (!piece) return;
-    this.#draft = change(piece);
+    const changed = change(piece);
+    const planned = this.#planOf(changed);
+    if (planned instanceof CutError) {
+      this.drop();
+      return void said.failed(tangledSays(changed, planned));
+    }
+    this.#draft = changed;
     this.#dragging = false;
     const changes = [...this.#unsaved, change];
     this.#pending++;

@@ -1,4 +1,4 @@
-import { awaitedBy, isJoined, overOf, type Coat, type Over, type Point, type Settings } from '#core/document';
+import { awaitedBy, isJoined, overOf, type Coat, type Over, type Piece, type Point, type Settings } from '#core/document';
 import { middleOf } from '#core/geometry';
 import type { CoatPlan, PiecePlan } from '#core/plan';
 import { plain, writeLength, writeShare, writeSpan } from '#core/units';
@@ -42,15 +42,15 @@ export function waitWords(plan: PiecePlan, { coat, number }: CoatPlan): string {
 }
 
 /** Names of the parts of a sea, from the shore seaward: its tints where there are any. */
-export const partNames = ({ piece, cut }: PiecePlan): string[] => {
-  const sea = piece.coats.find((coat) => coat.kind === 'sea');
+export const partNames = ({ coats, sea: { edges } }: Piece): string[] => {
+  const sea = coats.find((coat) => coat.kind === 'sea');
   const tints = sea?.kind === 'sea' ? sea.tints : [];
-  return cut.sea.map((_, i) => tints[tints.length - 1 - i]?.name ?? `part ${i + 1}`);
+  return Array.from({ length: edges.length + 1 }, (_, i) => tints[tints.length - 1 - i]?.name ?? `part ${i + 1}`);
 };
 
 /** The beach and the parts of the sea by name, with the place where a name has most room, mm; parts that are empty are left out. */
 export const namedParts = (plan: PiecePlan): { name: string; area: number; at: Point }[] => {
-  const names = ['beach', ...partNames(plan)];
+  const names = ['beach', ...partNames(plan.piece)];
   return [plan.cut.beach, ...plan.cut.sea].flatMap((region, i) => {
     const at = middleOf(region);
     return at ? [{ name: names[i]!, area: region.area, at }] : [];

@@ -3,7 +3,7 @@
   import Choice from '$lib/ui/Choice.svelte';
   import Field from '$lib/ui/Field.svelte';
   import SvgOutline from './SvgOutline.svelte';
-  import type { Own } from './own';
+  import type { Own } from '#core/formats';
   import type { Readers, Typed } from './typed';
 
   /** The shape of a board by its real measures. */

@@ -5,8 +5,8 @@
   import { length, plain, readWithin, writeLength } from '#core/units';
   import Choice from '$lib/ui/Choice.svelte';
   import Field from '$lib/ui/Field.svelte';
-  import { svgWork, type SvgSummary } from '$lib/work/svg';
-  import type { Own } from './own';
+  import { svgWork, type SvgOpened, type SvgOutlined, type SvgSummary } from '$lib/work/svg';
+  import type { Own } from '#core/formats';
 
   /** An outline from an SVG file, scaled by the one width that is known. The file is read aside, so that a large one does not hold up the form. */
   interface Props {
@@ -21,6 +21,8 @@
   onDestroy(() => reader?.end());
 
   let busy = $state(false);
+  /** Whether it has taken so long that a way out is offered. */
+  let long = $state(false);
   let says = $state<string>();
   let drawing = $state.raw<SvgSummary>();
   let width = $state('');
@@ -28,15 +30,36 @@
   const write = (mm: number): string => writeLength(mm, settings.length);
   const read = (text: string) => readWithin(length, text, limits.side, 'A width', write, settings.length);
 
-  async function open(event: Event & { currentTarget: HTMLInputElement }) {
-    const file = event.currentTarget.files?.[0];
-    if (!file) return;
+  const LONG = 2000;
+  let stop: (() => void) | undefined;
+  /** Waits for the worker, which may be ended meanwhile. */
+  async function waiting<T>(work: Promise<T>): Promise<T | undefined> {
     busy = true;
+    const timer = setTimeout(() => (long = true), LONG);
+    const found = await Promise.race([work, new Promise<undefined>((end) => (stop = () => end(undefined)))]);
+    clearTimeout(timer);
+    [busy, long] = [false, false];
+    return found;
+  }
+  function cancel() {
+    reader?.end();
+    reader = undefined;
+    drawing = undefined;
+    says = 'The drawing was not read. Simplify it in your drawing program, or choose another.';
+    stop?.();
+  }
+
+  async function open(event: Event & { currentTarget: HTMLInputElement }) {
+    const input = event.currentTarget;
+    const file = input.files?.[0];
+    if (!file) return;
     says = undefined;
     drawing = undefined;
     try {
+      const text = await file.text();
       reader ??= svgWork();
-      const opened = await reader.work.open(await file.text());
+      const opened = await waiting(reader.work.open(text) as Promise<SvgOpened>);
+      if (!opened) return;
       if (!opened.ok) says = opened.says;
       else {
         drawing = opened.drawing;
@@ -46,24 +69,21 @@
     } catch {
       says = 'This file could not be read. Save the outline as plain SVG and try again.';
     }
-    busy = false;
+    // the same file may be chosen again, once it was changed
+    input.value = '';
   }
 
   async function make() {
     const reading = read(width);
     if (!drawing || !reading.ok || !reader) return;
-    try {
-      const made = await reader.work.outline(reading.value, which);
-      const { height } = bounds(made);
-      if (height > limits.side.max || height < limits.side.min)
-        says = `At that width it is ${write(height)} high; a board is ${write(limits.side.min)} to ${write(limits.side.max)}.`;
-      else {
-        says = undefined;
-        outline = made;
-      }
-    } catch {
-      says = 'Nothing is left of this outline at that width. Give a larger one.';
-    }
+    const made = await waiting(reader.work.outline(reading.value, which) as Promise<SvgOutlined>);
+    if (!made) return;
+    says = made.ok ? undefined : made.says;
+    if (!made.ok) return;
+    const { height } = bounds(made.outline);
+    if (height > limits.side.max || height < limits.side.min)
+      says = `At that width it is ${write(height)} high; a board is ${write(limits.side.min)} to ${write(limits.side.max)}.`;
+    else outline = made.outline;
   }
 </script>
 
@@ -71,10 +91,11 @@
   <label for={id} class="block text-[13px] font-semibold">SVG file</label>
   <input {id} type="file" accept=".svg,image/svg+xml" class="text-[13px]" onchange={open} aria-describedby="{id}-says" />
   <p id="{id}-says" class="text-[13px] {says ? 'text-buoy' : 'text-soft'}" role={says ? 'alert' : 'status'} aria-busy={busy}>
-    {#if busy}Reading the drawing.{:else if says}{says}{:else if outline}{@const b = bounds(outline)}Outline of {write(b.width)} × {write(
-        b.height,
-      )}, {plain(outlineArea(outline) / 100, 0)} cm².{:else}A path, or any closed shapes. One inside another is an opening.{/if}
+    {#if long}This drawing takes long to read; wait, or choose a simpler one.{:else if busy}Reading the drawing.{:else if says}{says}{:else if outline}{@const b =
+        bounds(outline)}Outline of {write(b.width)} × {write(b.height)}, {plain(outlineArea(outline) / 100, 0)} cm².{:else}A path, or any
+      closed shapes. One inside another is an opening.{/if}
   </p>
+  {#if long}<button type="button" class="button self-start" onclick={cancel}>Stop reading it</button>{/if}
   {#each drawing?.notes ?? [] as note (note)}<p class="text-[13px] text-soft">{note}</p>{/each}
   {#if drawing}
     {#if drawing.own}

@@ -1,0 +1,40 @@
+<script lang="ts">
+  import { untrack, type Snippet } from 'svelte';
+  import { page } from '$app/state';
+  import { failureSays } from '$lib/store/failure';
+
+  /** What fails inside shows its own failure here and leaves all round it alone. Going to another screen tries anew. */
+  interface Props {
+    /** What it is, as it begins a sentence: "This screen". */
+    what: string;
+    /** What can be done about it, beside trying again. */
+    more?: Snippet;
+    children: Snippet;
+  }
+  let { what, more, children }: Props = $props();
+
+  let again: (() => void) | undefined;
+  function noted(error: unknown, reset: () => void) {
+    console.error(error instanceof Error ? `${error.name}: ${error.message}` : error);
+    again = reset;
+  }
+  $effect(() => {
+    void page.url.pathname;
+    untrack(() => again?.());
+    again = undefined;
+  });
+</script>
+
+<svelte:boundary onerror={noted}>
+  {@render children()}
+  {#snippet failed(error, reset)}
+    <div role="alert" class="m-3 border-l-3 border-buoy pl-3">
+      <p class="font-bold">{what} could not be shown. Nothing stored is touched by it.</p>
+      <p class="text-[13px]">{failureSays(error)}</p>
+      <div class="mt-2 flex flex-wrap gap-2">
+        <button type="button" class="button" onclick={reset}>Try again</button>
+        {@render more?.()}
+      </div>
+    </div>
+  {/snippet}
+</svelte:boundary>
