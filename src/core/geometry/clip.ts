@@ -1,4 +1,4 @@
-import ClipperLib, { type ClipType, type IntPoint, type PolyFillType } from 'clipper-lib';
+import ClipperLib, { type ClipType, type IntPoint, type JoinType as Corners, type PolyFillType } from 'clipper-lib';
 import simplify from 'simplify-js';
 import type { Point } from '#core/document';
 import { allowances, CutError, lent, spend } from './allowance';
@@ -88,22 +88,27 @@ export const turned = (paths: Paths): Paths => paths.map((path) => (Clipper.Area
 /** How far a rounded corner may stray from its arc, µm. */
 const ARC = 20;
 
-/** Polygons grown by `by` mm on all sides, or shrunk where it is negative; corners are rounded. */
-export function grown(paths: Paths, by: number): Paths {
+function moved(paths: Paths, by: number, corners: Corners): Paths {
   if (by === 0 || !paths.length) return paths;
   return onGrids((grid) => {
     const offset = new ClipperOffset(2, ARC);
-    offset.AddPaths(snapped(paths, grid), JoinType.jtRound, EndType.etClosedPolygon);
+    offset.AddPaths(snapped(paths, grid), corners, EndType.etClosedPolygon);
     const out: Paths = [];
-    offset.Execute(out, by * UM);
+    offset.Execute(out, by);
     return out;
   });
 }
 
+/** Polygons grown by `by` mm on all sides, or shrunk where it is negative; corners are rounded. */
+export const grown = (paths: Paths, by: number): Paths => moved(paths, by * UM, JoinType.jtRound);
+
+/** Polygons a hair wider, so that a line along their rim lies inside. */
+export const widened = (paths: Paths): Paths => moved(paths, 5, JoinType.jtMiter);
+
 /** Area of polygons with holes, mm². */
 export const areaOf = (paths: Paths): number => Math.abs(paths.reduce((sum, path) => sum + Clipper.Area(path), 0)) / (UM * UM);
 
-/** The parts of open lines that lie inside polygons, as polylines, mm. */
+/** The parts of open lines that lie inside polygons, as polylines, mm. @param paths widened, where a line along the rim counts */
 export const linesInside = (lines: Point[][], paths: Paths): Point[][] =>
   onGrids((grid) => {
     const clipper = new Clipper();

@@ -1,5 +1,5 @@
 import type { Point, Sea } from '#core/document';
-import { linesInside, toPaths } from './clip';
+import { linesInside, toPaths, widened } from './clip';
 import { lineLength, shifted } from './curve';
 import { lineOf, type Cut } from './regions';
 import { landOnRight } from './sides';
@@ -36,7 +36,7 @@ export const waveOnBoard = (cut: Cut, sea: Sea, along?: string): Point[][] =>
     ? cut.shore
     : linesInside(
         waveLines(sea, along).map((l) => l.line),
-        toPaths(cut.cover.rings),
+        widened(toPaths(cut.cover.rings)),
       );
 export const waveLength = (cut: Cut, sea: Sea, along?: string): number =>
   along === undefined ? cut.shoreLength : waveOnBoard(cut, sea, along).reduce((sum, line) => sum + lineLength(line), 0);

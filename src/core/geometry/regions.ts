@@ -1,6 +1,6 @@
 import { linesOf, type Hole, type Point, type Sea, type Shape } from '#core/document';
 import { allowances, CutError, lent } from './allowance';
-import { areaOf, common, joinedPaths, linesInside, toPaths, toRings, turned, without, type Paths } from './clip';
+import { areaOf, common, joinedPaths, linesInside, toPaths, toRings, turned, widened, without, type Paths } from './clip';
 import { crossesItself, crossings, lineLength, smoothCurve, smoothRing } from './curve';
 import { bounds, holeRing, rimRings } from './outline';
 import { Rim } from './rim';
@@ -54,6 +54,8 @@ interface Face {
   board: Paths;
   rim: Paths;
   sides: Rim;
+  /** The board with its rim inside. */
+  wide: Paths;
 }
 const faces = new WeakMap<Shape, { holes: string; face: Face }>();
 
@@ -63,7 +65,8 @@ export function faceOf(shape: Shape, holes: Hole[]): Face {
   const kept = faces.get(shape);
   if (kept?.holes === key) return kept.face;
   const rim = toPaths(rimRings(shape));
-  const face = { rim, sides: new Rim(rim), board: open.length ? without(rim, toPaths(open.map(holeRing))) : rim };
+  const board = open.length ? without(rim, toPaths(open.map(holeRing))) : rim;
+  const face = { rim, sides: new Rim(rim), board, wide: widened(board) };
   faces.set(shape, { holes: key, face });
   return face;
 }
@@ -186,23 +189,24 @@ function heightAt(curve: Point[], x: number): number {
 const landward = (curve: Point[], before: Point[], sign: number, length: number): boolean =>
   [...curve, ...before].some(({ x }) => x >= 0 && x <= length && sign * (heightAt(curve, x) - heightAt(before, x)) > 0.01);
 
-const covers = new WeakMap<Point[], { face: Face; side: Sea['side']; cover: Paths; bare: Region }>();
+const covers = new WeakMap<Point[], { face: Face; side: Sea['side']; cover: Paths; wide: Paths; bare: Region }>();
 const whole = new WeakMap<Face, Region>();
 
 /** What takes resin and what stays bare beyond the edge of the resin, if one is drawn. */
-function coverOf(face: Face, sea: Sea, box: Box): { paths: Paths; region: Region; bare: Region } {
+function coverOf(face: Face, sea: Sea, box: Box): { paths: Paths; wide: Paths; region: Region; bare: Region } {
   let all = whole.get(face);
   if (!all) whole.set(face, (all = regionOf(face.board, face)));
   const none: Region = { rings: [], area: 0, rim: 0 };
-  if (!sea.bare) return { paths: face.board, region: all, bare: none };
+  if (!sea.bare) return { paths: face.board, wide: face.wide, region: all, bare: none };
   let kept = covers.get(sea.bare);
   if (!kept || kept.face !== face || kept.side !== sea.side) {
     const line = lineOf(sea.bare);
     const land = toPaths([rightOf(landOnRight(sea.side) ? line : [...line].reverse(), box, lengthwise(sea.side))]);
-    kept = { face, side: sea.side, cover: without(face.board, turned(land)), bare: regionOf(common(face.board, turned(land)), face) };
+    const cover = without(face.board, turned(land));
+    kept = { face, side: sea.side, cover, wide: widened(cover), bare: regionOf(common(face.board, turned(land)), face) };
     covers.set(sea.bare, kept);
   }
-  return { paths: kept.cover, region: regionOf(kept.cover, face), bare: kept.bare };
+  return { paths: kept.cover, wide: kept.wide, region: regionOf(kept.cover, face), bare: kept.bare };
 }
 
 /** Crossings of one curve with itself that are told apart from more. */
@@ -232,7 +236,7 @@ export function cutBoard(shape: Shape, holes: Hole[], sea: Sea): Cut {
 function cut(shape: Shape, holes: Hole[], sea: Sea): Cut {
   const face = faceOf(shape, holes);
   const box = bounds(shape);
-  const { paths: cover, region, bare } = coverOf(face, sea, box);
+  const { paths: cover, wide, region, bare } = coverOf(face, sea, box);
   const shores = shoresOf(sea);
   const curves = [sea.shoreline, ...sea.edges];
   const { oneWay, crossed: outOfOrder } = inOrder(curves, sea.side, box);
@@ -249,7 +253,7 @@ function cut(shape: Shape, holes: Hole[], sea: Sea): Cut {
     const line = lineOf(points, closed);
     return closed ? [...line, line[0]!] : line;
   });
-  const shore = linesInside(lines, cover);
+  const shore = linesInside(lines, wide);
   const tangled = [
     ...(isTangled(sea.shoreline, false) ? ['shoreline'] : []),
     ...sea.edges.flatMap((points, i) => (isTangled(points, false) ? [`edge:${i}`] : [])),
