@@ -1,6 +1,7 @@
 import type { ErrorObject } from 'ajv';
 import { vesselsOf } from './defaults';
 import type { Problem } from './problem';
+import { COLOUR, DATE, MOMENT } from './patterns';
 import { referenceProblems } from './references';
 import type { Studio } from './schema';
 import { upgradedStudio } from './upgrade';
@@ -16,6 +17,13 @@ const shown = (value: unknown): string => {
   if (typeof value === 'object' && value !== null) return 'an object';
   const text = JSON.stringify(value);
   return text.length > 60 ? `${text.slice(0, 57)}…` : text;
+};
+
+const writtenAs: Record<string, string> = { date: 'a date as 2026-11-25', 'date-time': 'a moment in UTC as 2026-11-25T13:36:00Z' };
+const patterns: Record<string, string> = {
+  [DATE]: writtenAs['date']!,
+  [MOMENT]: writtenAs['date-time']!,
+  [COLOUR]: 'a colour as #1a6e8c',
 };
 
 /** One sentence part for a failed keyword of JSON Schema, in the words of a file's reader. */
@@ -43,13 +51,15 @@ function expectation(e: ErrorObject): string {
     case 'minItems':
     case 'maxItems':
       return `${e.keyword === 'minItems' ? 'at least' : 'at most'} ${String(p['limit'])} in the list`;
+    case 'additionalItems':
+      return `exactly ${String(p['limit'])} in the list`;
     case 'minLength':
     case 'maxLength':
       return `${e.keyword === 'minLength' ? 'at least' : 'at most'} ${String(p['limit'])} characters`;
     case 'format':
-      return `a ${String(p['format']) === 'date' ? 'date as 2026-11-25' : 'time as 2026-11-25T13:36:00Z'}`;
+      return writtenAs[String(p['format'])] ?? 'something else';
     case 'pattern':
-      return 'an id of small letters, digits and hyphens';
+      return patterns[String(p['pattern'])] ?? 'an id of small letters, digits and hyphens';
     default:
       return e.message ?? 'something else';
   }
@@ -85,9 +95,12 @@ export function openStudio(text: string): Opened {
   if (typeof head.version === 'number' && head.version > 2)
     return one('/version', shown(head.version), '2; the file was written by a later Nerite, so open it there');
   const upgraded: unknown = upgradedStudio(head as Record<string, unknown>);
-  if (!validateStudio(upgraded))
-    return { ok: false, problems: (validateStudio.errors ?? []).filter((e) => e.keyword !== 'if').map(fromSchema) };
-  const studio = upgraded as Studio;
-  const problems = referenceProblems(studio);
-  return problems.length ? { ok: false, problems } : { ok: true, studio: whole(studio) };
+  const problems = problemsOf(upgraded);
+  return problems.length ? { ok: false, problems } : { ok: true, studio: whole(upgraded as Studio) };
+}
+
+/** What is wrong with a studio of this version, in its shape or, where that is right, in what it names; empty where nothing is. */
+export function problemsOf(studio: unknown): Problem[] {
+  if (validateStudio(studio)) return referenceProblems(studio as Studio);
+  return (validateStudio.errors ?? []).filter((e) => e.keyword !== 'if').map(fromSchema);
 }

@@ -101,7 +101,9 @@ function pourProblems(pour: Pour, at: string): Problem[] {
     if (piece) coatIds.forEach((id, k) => problems.push(...known(id, piece.coats, `${at}/of/${i}/coatIds/${k}`, 'coats of the piece')));
   });
   pour.events.forEach((event, i) => {
-    if (event.seq !== i + 1) problems.push({ path: `${at}/events/${i}/seq`, found: String(event.seq), expected: String(i + 1) });
+    const before = pour.events[i - 1]?.seq ?? 0;
+    if (event.seq <= before)
+      problems.push({ path: `${at}/events/${i}/seq`, found: String(event.seq), expected: `a number above ${before}, used once` });
   });
   return problems;
 }
@@ -129,6 +131,22 @@ function vesselProblems({ marks = [], holds }: Vessel, at: string): Problem[] {
       ? [{ path: `${at}/marks/${i}/ml`, found: String(mark.ml), expected: `up to what it holds, ${holds} ml` }]
       : [];
   });
+}
+
+/** Resins and colourants that a piece, a slope or a container names. */
+export function namedBy(of: Piece | Slope | Stock): { resins: string[]; colourants: string[] } {
+  if ('coats' in of) {
+    const parts = of.coats.flatMap(tintsOf).flatMap((tint) => tint.recipe);
+    return { resins: of.coats.map((c) => c.resinId), colourants: parts.map((p) => p.colourantId) };
+  }
+  if ('cups' in of) {
+    const parts = [...of.deep, ...of.toward, ...of.cups.flatMap((cup) => cup.recipe ?? [])];
+    return { resins: [of.resinId], colourants: parts.map((p) => p.colourantId) };
+  }
+  return {
+    resins: of.of.kind === 'resin' ? [of.of.resinId] : [],
+    colourants: of.of.kind === 'colourant' ? [of.of.colourantId] : [],
+  };
 }
 
 function slopeProblems(slope: Slope, at: string, { resins, colourants }: Studio): Problem[] {

@@ -1,6 +1,6 @@
 import { cupKey, stepKey, type Pour, type PourEvent, type Told, type ToldStep } from '#core/document';
 import { weightsOf } from '#core/pour';
-import { momentOf, timesOf, toldOf, type Times } from './times';
+import { momentOf, standing, timesOf, toldOf, type Times } from './times';
 
 /** A pour's events read beside what it was told. */
 export interface Session extends Times {
@@ -49,6 +49,27 @@ export function readSession(pour: Pour): Session {
   const over = times.done !== undefined || times.abandoned !== undefined;
   const current = over ? undefined : told.steps.find((s) => !doneAt.has(stepKey(s.id)));
   return { ...times, pour, told, doneAt, ...(current && { current }) };
+}
+
+/**
+ * Whether something that is about to be recorded already stands, as when one step is tapped in two windows: it happened
+ * once. A weight, a note and a pass of heat beyond those told may well come twice.
+ */
+export function stands(happening: PourEvent, events: PourEvent[]): boolean {
+  const all = standing(events);
+  switch (happening.kind) {
+    case 'mixed':
+      return all.some((e) => e.kind === 'mixed' && e.batch === happening.batch);
+    case 'did':
+      return all.some((e) => e.kind === 'did' && stepKey(e.step) === stepKey(happening.step));
+    case 'done':
+    case 'abandoned':
+      return all.some((e) => e.kind === 'done' || e.kind === 'abandoned');
+    case 'undone':
+      return !all.some((e) => e.seq === happening.undoes);
+    default:
+      return false;
+  }
 }
 
 /** Heat passes beyond those that were told. */

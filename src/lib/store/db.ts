@@ -45,6 +45,19 @@ export interface Edit {
   mark?: string;
 }
 
+/** A row that does not fit the document, put aside as it was so that it holds nothing up. */
+export interface Aside {
+  id: number;
+  /** Where it stood: a list of the document, or "settings", "method", "events". */
+  from: string;
+  /** What it is called, as far as that can be read. */
+  name: string;
+  row: unknown;
+  /** What does not fit, in sentences. */
+  why: string[];
+  at: number;
+}
+
 /** A pour as stored: its events stand in a table of their own that is only ever added to. */
 export type StoredPour = Omit<Pour, 'events'>;
 export type StoredEvent = PourEvent & { pourId: string };
@@ -76,9 +89,11 @@ class NeriteDb extends Dexie {
   events!: Table<StoredEvent, [string, number]>;
   kept!: Table<{ name: keyof Kept; value: Kept[keyof Kept] }, string>;
   edits!: EntityTable<Edit, 'id'>;
+  aside!: EntityTable<Aside, 'id'>;
 
   constructor() {
-    super('nerite');
+    // what was told as kept must outlast a power cut too
+    super('nerite', { chromeTransactionDurability: 'strict' });
     this.version(1).stores({
       pieces: 'id',
       resins: 'id',
@@ -124,6 +139,7 @@ class NeriteDb extends Dexie {
         const before = (await old.table('kept').get('before'))?.value as Studio | undefined;
         if (before) await old.table('kept').put({ name: 'before', value: toldStudio(upgradedStudio(before) as unknown as Studio) });
       });
+    this.version(5).stores({ aside: '++id' });
   }
 }
 

@@ -1,5 +1,7 @@
 import type { Piece, Planned, Pour, PourEvent, PouredCoats, Told, Verdict } from '#core/document';
-import { db } from './db';
+import { stands, timesOf } from '#core/record';
+import { benchClock } from './clock';
+import { db, type StoredPour } from './db';
 
 /** An event without the number and the moment the store gives it. */
 export type Happening = PourEvent extends infer E ? (E extends PourEvent ? Omit<E, 'seq' | 'at'> : never) : never;
@@ -13,11 +15,38 @@ export interface Starting extends Pick<Pour, 'roomC'> {
 
 const unplanned = ({ pourAt: _, ...piece }: Piece): Piece => piece;
 
-/** Starts a pour; gives back its id. All it needs is stored with it, so that no later edit or version changes the record. */
+/** Events of a pour, in order of their numbers. */
+async function eventsOf(pourId: string): Promise<PourEvent[]> {
+  const events = await db.events.where('pourId').equals(pourId).sortBy('seq');
+  return events.map(({ pourId: _, ...event }) => event as PourEvent);
+}
+
+const lays = (pour: Pick<Pour, 'of'>, of: PouredCoats[]): boolean =>
+  pour.of.some((o) => of.some((p) => p.pieceId === o.pieceId && p.coatIds.some((id) => o.coatIds.includes(id))));
+
+/** Pours that were begun and neither ended nor given up. */
+async function underWay(): Promise<StoredPour[]> {
+  const running: StoredPour[] = [];
+  for (const pour of await db.pours.toArray()) {
+    const { done, abandoned } = timesOf({ ...pour, events: await eventsOf(pour.id) });
+    if (done === undefined && !abandoned) running.push(pour);
+  }
+  return running;
+}
+
+/**
+ * Starts a pour; gives back its id, or that of the one that already lays these coats. All it needs is stored with it, so
+ * that no later edit or version changes the record.
+ */
 export function startPour({ of, planned, told, roomC }: Starting): Promise<string> {
-  return db.transaction('rw', [db.pours, db.pieces], async () => {
-    const now = new Date();
-    const id = `pour-${now.getTime().toString(36)}`;
+  return db.transaction('rw', [db.pours, db.pieces, db.events], async () => {
+    const running = await underWay();
+    const same = running.find((pour) => lays(pour, of));
+    if (same) return same.id;
+    if (!running.length) benchClock.reset();
+    const now = new Date(benchClock.now());
+    let id = `pour-${now.getTime().toString(36)}`;
+    while (await db.pours.get(id)) id += 'x';
     await db.pours.add({ id, of, planned, told, startedAt: now.toISOString(), roomC });
     // the planned moment has come; it would stand on the tide line twice
     for (const { pieceId } of of) {
@@ -29,14 +58,20 @@ export function startPour({ of, planned, told, roomC }: Starting): Promise<strin
 }
 
 async function add(pourId: string, happening: Happening): Promise<void> {
-  const last = await db.events.where('pourId').equals(pourId).last();
-  const seq = (last?.seq ?? 0) + 1;
-  await db.events.add({ ...happening, pourId, seq, at: new Date().toISOString() });
+  if (!(await db.pours.get(pourId)))
+    throw new Error('This pour is not in the studio any more: another window has put another studio in its place. Nothing was recorded.');
+  const events = await eventsOf(pourId);
+  const seq = (events.at(-1)?.seq ?? 0) + 1;
+  const event = { ...happening, seq, at: new Date(benchClock.now()).toISOString() } as PourEvent;
+  if (!stands(event, events)) await db.events.add({ ...event, pourId });
 }
 
-/** Adds an event to a pour, at this moment. It is on the disk when the promise resolves; nothing is ever changed or removed. */
+/**
+ * Adds an event to a pour, at this moment of the bench's clock; one that stands already is not added twice. It is on the
+ * disk when the promise resolves; nothing is ever changed or removed.
+ */
 export const record = (pourId: string, happening: Happening): Promise<void> =>
-  db.transaction('rw', db.events, () => add(pourId, happening));
+  db.transaction('rw', [db.events, db.pours], () => add(pourId, happening));
 
 /** Gives a pour up, with a reason: its pieces stand as before, with the moment they were planned for. */
 export function abandonPour(pourId: string, why: string): Promise<void> {

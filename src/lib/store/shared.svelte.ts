@@ -1,4 +1,5 @@
 import type { Means } from '#core/plan';
+import { readAside } from './aside';
 import { Live } from './live.svelte';
 import { readBench, readPours } from './studio';
 
@@ -9,6 +10,7 @@ import { readBench, readPours } from './studio';
 class Shared {
   readonly #bench = new Live(readBench);
   readonly #pours = new Live(readPours);
+  readonly #aside = new Live(readAside);
 
   get settings() {
     return this.#bench.current?.settings;
@@ -39,6 +41,10 @@ class Shared {
   }
   get pours() {
     return this.#pours.current;
+  }
+  /** What was put aside because it could not be read. */
+  get aside() {
+    return this.#aside.current;
   }
 
   /** The room the studio works in. */

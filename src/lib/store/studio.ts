@@ -22,8 +22,11 @@ export async function readPour(id: string): Promise<Pour | undefined> {
 
 const everything = [db.pieces, db.resins, db.colourants, db.rooms, db.vessels, db.stock, db.slopes, db.pours, db.events, db.kept, db.edits];
 
-/** Whether this browser has been started in before. */
-export const isStarted = async (): Promise<boolean> => (await db.kept.get('settings')) !== undefined;
+/** Whether this browser has been started in before: by anything that is stored, since a row may be gone. */
+export async function isStarted(): Promise<boolean> {
+  for (const table of [db.kept, db.pieces, db.pours, db.resins]) if (await table.count()) return true;
+  return false;
+}
 
 /** Whether a studio that was replaced can be brought back. */
 export const hasBefore = async (): Promise<boolean> => (await db.kept.get('before')) !== undefined;

@@ -1,4 +1,4 @@
-import { emptyStudio, movedTo, openStudio, writeStudio, type Opened } from '#core/document';
+import { emptyStudio, movedTo, openStudio, writeStudio, type Studio } from '#core/document';
 import { toldStudio } from '#core/pour';
 import { kept } from './db';
 import { isStarted, readStudio, replaceStudio } from './studio';
@@ -6,20 +6,31 @@ import { isStarted, readStudio, replaceStudio } from './studio';
 /** When the sample studio was recorded, ms since 1970; it is moved to now. */
 const SAMPLE_NOW = Date.parse('2026-11-25T13:36:00Z');
 
-/** The text of the studio's file. */
+/** The text of the studio's file. What could not be read was put aside before, so that it opens again. */
 export async function exportText(): Promise<string> {
   const studio = await readStudio();
   if (!studio) throw new Error('There is no studio to export yet.');
   return writeStudio(studio);
 }
 
-export { replaceStudio };
+/** Bytes a studio takes on the disk beside the one it replaces, which is kept: its text, and as much again for indexes. */
+const bytesFor = (studio: Studio): number => 2 * JSON.stringify(studio).length;
 
-/** Reads a file without storing anything: a studio, or what is wrong with it. */
-export function readFileText(text: string): Opened {
-  const opened = openStudio(text);
-  return opened.ok ? { ...opened, studio: toldStudio(opened.studio) } : opened;
+/**
+ * Puts a studio in the place of the one here.
+ * @throws Error before anything is touched, where the disk has no room for both
+ */
+export async function takeStudio(studio: Studio): Promise<void> {
+  const { quota, usage = 0 } = (await navigator.storage?.estimate?.()) ?? {};
+  const needed = bytesFor(studio);
+  if (quota !== undefined && needed > quota - usage)
+    throw new Error(
+      `This studio needs about ${megabytes(needed)} on the disk, and the browser has ${megabytes(Math.max(0, quota - usage))} left. Free some space and open it again; nothing was changed.`,
+    );
+  await replaceStudio(studio);
 }
+
+const megabytes = (bytes: number): string => `${Math.max(1, Math.round(bytes / 1e6))} MB`;
 
 /** The sample studio, moved so that its last pour was today or yesterday. */
 async function sampleStudio(): Promise<ReturnType<typeof emptyStudio>> {

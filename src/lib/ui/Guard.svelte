@@ -2,6 +2,7 @@
   import { untrack, type Snippet } from 'svelte';
   import { page } from '$app/state';
   import { failureSays } from '$lib/store/failure';
+  import { checkStored } from './check';
 
   /** What fails inside shows its own failure here and leaves all round it alone. Going to another screen tries anew. */
   interface Props {
@@ -17,6 +18,8 @@
   function noted(error: unknown, reset: () => void) {
     console.error(error instanceof Error ? `${error.name}: ${error.message}` : error);
     again = reset;
+    // what cannot be read is put aside, and then there is nothing left to fail at
+    void checkStored().then((found) => found && reset());
   }
   $effect(() => {
     void page.url.pathname;

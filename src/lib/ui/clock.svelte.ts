@@ -1,10 +1,13 @@
 import { createSubscriber } from 'svelte/reactivity';
+import { benchClock } from '$lib/store/clock';
 
-/** The wall clock, ms since 1970, read anew every `every` ms while something on screen reads it. */
+/** A clock, ms since 1970, read anew every `every` ms while something on screen reads it. */
 class Clock {
   readonly #subscribe: () => void;
+  readonly #read: () => number;
 
-  constructor(every: number) {
+  constructor(every: number, read: () => number = () => Date.now()) {
+    this.#read = read;
     this.#subscribe = createSubscriber((update) => {
       const timer = setInterval(update, every);
       return () => clearInterval(timer);
@@ -13,12 +16,14 @@ class Clock {
 
   get now(): number {
     this.#subscribe();
-    return Date.now();
+    return this.#read();
   }
 }
 
-/** For clocks that show seconds. */
+/** What the wall's clock shows, by the second. */
 export const seconds = new Clock(250);
+/** The time that passed at the bench, by the second, whatever becomes of the wall's clock. */
+export const bench = new Clock(250, () => benchClock.now());
 /** For everything that moves by the minute. */
 export const minutes = new Clock(10_000);
 

@@ -6,6 +6,7 @@
   import { writeTemperature } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { minutes, offsetAt } from '$lib/ui/clock.svelte';
+  import { asideWords } from '$lib/ui/aside';
   import Guard from '$lib/ui/Guard.svelte';
   import TideLine from '$lib/ui/TideLine.svelte';
 
@@ -49,11 +50,20 @@
       {/each}
     </nav>
     {#if room && shared.settings}
-      <p class="ml-auto text-[13px] text-soft">
-        {writeTemperature(roomAt(room, now / 60_000 + offsetAt(now)), shared.settings.temperature)} now · {room.name}
-      </p>
+      {@const { temperature } = shared.settings}
+      <Guard what="The room"
+        ><p class="ml-auto text-[13px] text-soft">
+          {writeTemperature(roomAt(room, now / 60_000 + offsetAt(now)), temperature)} now · {room.name}
+        </p></Guard
+      >
     {/if}
   </header>
+  {#if shared.aside?.length}
+    <p class="shrink-0 border-b border-line bg-warnground px-4 py-1 text-[13px] print:hidden">
+      {shared.aside.length === 1 ? `1 ${asideWords(shared.aside[0]!)}` : `${shared.aside.length} things`} could not be read and
+      {shared.aside.length === 1 ? 'was' : 'were'} put aside. <a class="underline" href="/settings">Look at it in Settings</a>
+    </p>
+  {/if}
   <div class="min-h-0 grow overflow-y-auto print:overflow-visible">
     <Guard what="This screen" {children}>{#snippet more()}<a class="button" href="/settings">To the settings</a>{/snippet}</Guard>
   </div>

@@ -3,7 +3,7 @@ import { limits } from '../limits';
 import { Clock, Edge, Hole, Shape, Surface, Use } from './board';
 import { Coat } from './coats';
 import { Dressing, Sea } from './sea';
-import { object, range, positive, from0, id, name, moment } from './parts';
+import { object, range, positive, from0, id, name, date, moment } from './parts';
 
 export const Piece = object({
   id: id(),
@@ -25,6 +25,6 @@ export const Piece = object({
   dressings: Type.Optional(Type.Array(Dressing, { maxItems: 60 })),
   coats: Type.Array(Coat, { maxItems: 12 }),
   pourAt: Type.Optional(moment()),
-  dueOn: Type.Optional(Type.String({ format: 'date' })),
+  dueOn: Type.Optional(date()),
 });
 export type Piece = Static<typeof Piece>;

@@ -1,7 +1,7 @@
 import Type, { type Static } from 'typebox';
 import { limits } from '../limits';
 import { supplies } from '../supplies';
-import { object, range, positive, from0, id, name, text, moment, tagged } from './parts';
+import { object, range, positive, from0, id, name, text, moment, tagged, date } from './parts';
 
 /** A level drawn on a cup: what it holds up to there, ml, and how high that is above its floor, mm. */
 export const Mark = object({ ml: positive(limits.vessel.max), mm: positive(500) });
@@ -34,7 +34,6 @@ export const StockOf = tagged<StockOf>(
   object({ kind: Type.Literal('supply'), supply: Supply }),
 );
 
-const day = () => Type.String({ format: 'date' });
 /** A correction by hand, in the container's own unit; what it adds is positive. Never changed or taken away. */
 export const Correction = object({ at: moment(), by: Type.Number({ minimum: -1e6, maximum: 1e6 }), why: text() });
 export type Correction = Static<typeof Correction>;
@@ -53,9 +52,9 @@ export const Stock = object({
   size: positive(1e6),
   unit: StockUnit,
   price: from0(1e6),
-  since: day(),
-  opened: Type.Optional(day()),
-  expires: Type.Optional(day()),
+  since: date(),
+  opened: Type.Optional(date()),
+  expires: Type.Optional(date()),
   lot: Type.Optional(Type.String({ maxLength: 60 })),
   density: Type.Optional(range(limits.density)),
   corrections: Type.Optional(Type.Array(Correction, { maxItems: 500 })),

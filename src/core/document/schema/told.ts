@@ -1,5 +1,6 @@
 import Type, { type Static } from 'typebox';
 import { limits } from '../limits';
+import { COLOUR } from '../patterns';
 import { object, range, from0, id, name } from './parts';
 import { DressingKind } from './sea';
 import { StockUnit, Supply } from './shelf';
@@ -157,7 +158,7 @@ export const ToldCup = object({
   pressed: Type.Optional(Type.Boolean()),
   doses: Type.Array(ToldDose),
   additive: Type.Optional(object({ name: name(), drops: Type.Integer({ minimum: 1, maximum: 20 }) })),
-  colour: Type.Optional(Type.String({ pattern: '^#[0-9a-f]{6}$' })),
+  colour: Type.Optional(Type.String({ pattern: COLOUR })),
 });
 export type ToldCup = Static<typeof ToldCup>;
 

@@ -22,6 +22,7 @@
   import LiveField from '$lib/ui/LiveField.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import Preparation from './Preparation.svelte';
+  import PutAside from './PutAside.svelte';
   import StudioFile from './StudioFile.svelte';
 
   const same = <T extends string>(...values: T[]) => values.map((value) => ({ value, label: value }));
@@ -109,6 +110,11 @@
 
 <svelte:head><title>Settings · Nerite</title></svelte:head>
 
+{#snippet files()}
+  <StudioFile />
+  {#if shared.aside?.length}<PutAside aside={shared.aside} />{/if}
+{/snippet}
+
 <main class="flex flex-col gap-3 p-4">
   <h1 class="text-[28px]">Settings</h1>
   {#if settings && room && method}
@@ -140,7 +146,7 @@
             />
           </div>
         </Sheet>
-        <StudioFile />
+        {@render files()}
         <Preparation {method} />
       </div>
       <div class="flex flex-col gap-3">
@@ -235,6 +241,6 @@
       </div>
     </div>
   {:else}
-    <p class="text-soft" aria-busy="true">Reading the settings.</p>
+    {@render files()}
   {/if}
 </main>

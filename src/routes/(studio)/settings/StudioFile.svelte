@@ -1,8 +1,12 @@
 <script lang="ts">
   import { writeProblem, type Problem, type Studio } from '#core/document';
+  import { timesOf } from '#core/record';
+  import { writeShare } from '#core/units';
   import { hasBefore } from '$lib/store/studio';
   import { Live } from '$lib/store/live.svelte';
   import { shared } from '$lib/store/shared.svelte';
+  import { readStudioFile, type Reading } from '$lib/work/studio';
+  import { checkStored } from '$lib/ui/check';
   import { attempt } from '$lib/ui/attempt';
   import { said } from '$lib/ui/said.svelte';
   import { savedAs } from '$lib/ui/saved';
@@ -13,6 +17,8 @@
   const transfer = () => import('$lib/store/transfer');
   const before = new Live(hasBefore);
   const counts = $derived(`${shared.pieces?.length ?? 0} pieces and ${shared.pours?.length ?? 0} pours`);
+  /** Pours that are under way, in this window or another. */
+  const open = $derived((shared.pours ?? []).filter((p) => ((t) => t.done === undefined && t.abandoned === undefined)(timesOf(p))));
 
   type Asked = 'import' | 'empty' | 'sample' | 'back';
   let asked = $state<Asked>('empty');
@@ -21,6 +27,8 @@
   let problems = $state.raw<Problem[]>([]);
   let fileName = $state('');
   let busy = $state(false);
+  let reading = $state.raw<Reading>();
+  let doing = $state('');
 
   const questions: Record<Asked, { title: string; does: string }> = {
     import: { title: 'Open this file in the place of your studio?', does: 'Open it' },
@@ -35,7 +43,13 @@
   }
 
   async function save() {
-    await attempt(async () => savedAs('studio.nerite.json', 'application/json', await (await transfer()).exportText()));
+    busy = true;
+    await attempt(async () => {
+      // what cannot be read is put aside first, so that the file opens again
+      await checkStored();
+      savedAs('studio.nerite.json', 'application/json', await (await transfer()).exportText());
+    });
+    busy = false;
   }
 
   async function choose(event: Event & { currentTarget: HTMLInputElement }) {
@@ -43,21 +57,25 @@
     event.currentTarget.value = '';
     if (!file) return;
     busy = true;
+    problems = [];
     await attempt(async () => {
       fileName = file.name;
-      const opened = (await transfer()).readFileText(await file.text());
+      reading = readStudioFile(await file.text(), (what, share) => (doing = share === undefined ? what : `${what}, ${writeShare(share)}`));
+      const opened = await reading.opened;
+      if (!opened) return;
       problems = opened.ok ? [] : opened.problems;
       incoming = opened.ok ? opened.studio : undefined;
       if (opened.ok) ask('import');
     });
+    reading = undefined;
     busy = false;
   }
 
   async function replace() {
     busy = true;
     const stored = await attempt(async () => {
-      const { bringBack, bringSample, startEmpty, replaceStudio } = await transfer();
-      if (asked === 'import' && incoming) await replaceStudio(incoming);
+      const { bringBack, bringSample, startEmpty, takeStudio } = await transfer();
+      if (asked === 'import' && incoming) await takeStudio(incoming);
       else if (asked === 'empty') await startEmpty();
       else if (asked === 'sample') await bringSample();
       else await bringBack();
@@ -76,11 +94,17 @@
       >.
     </p>
     <div class="flex flex-wrap gap-2">
-      <button type="button" class="button" onclick={save}>Export the studio</button>
+      <button type="button" class="button" onclick={save} disabled={busy}>Export the studio</button>
       <label class="button cursor-pointer has-focus-visible:outline-2 has-focus-visible:outline-buoy"
         >Open a file<input type="file" accept=".json,application/json" class="sr-only" onchange={choose} disabled={busy} /></label
       >
     </div>
+    {#if reading}
+      <div class="flex items-center gap-3" role="status" aria-busy="true">
+        <p class="text-soft">{doing || 'Reading the file'}.</p>
+        <button type="button" class="button" onclick={() => reading?.stop()}>Stop</button>
+      </div>
+    {/if}
     {#if problems.length}
       <div role="alert" class="border-l-3 border-buoy pl-3">
         <p class="font-bold">{fileName} was not opened, and nothing was changed.</p>
@@ -102,5 +126,9 @@
 
 <Confirm bind:open={asking} {...questions[asked]} onconfirm={replace}>
   {#if asked === 'import' && incoming}{fileName} holds {incoming.pieces.length} pieces and {incoming.pours.length} pours.{/if}
+  {#if open.length}<b class="text-ink"
+      >{open.map((p) => p.planned?.pieces?.map((piece) => piece?.name).join(', ')).join('; ')} is being poured now: its record goes aside with
+      the rest, and can no longer be added to.</b
+    >{/if}
   The {counts} here now are put aside, and can be brought back until the studio is replaced again.
 </Confirm>

@@ -16,7 +16,7 @@
   const kinds = Object.keys(colourantKinds) as ColourantKind[];
   const facts = (c: Colourant) => colourantKinds[c.kind];
   const set = <K extends keyof Colourant>(row: Colourant, key: K, value: Colourant[K] | undefined) =>
-    put(`Change ${row.name}`, { table: 'colourants', id: row.id, row: withField(row, key, value) });
+    put(`Change ${row.name}`, { table: 'colourants', id: row.id, row: withField(row, key, value), was: row });
 
   /** The strictest of the resins decides where the colourant's own maker says nothing. */
   const limitOf = (c: Colourant): number => ownLimit(c, Math.max(...means.resins.map((r) => r.loadLimit), 0.001));
@@ -56,6 +56,7 @@
             table: 'colourants',
             id: c.id,
             row: withField({ ...c, kind: value as ColourantKind }, 'dropMl', dropMl),
+            was: c,
           });
         },
       },

@@ -30,7 +30,7 @@
     return taken && turned(taken.amount, taken.unit, stock.unit, densityOf(stock, means));
   }
   const set = <K extends keyof Stock>(row: Row, key: K, value: Stock[K] | undefined, what: string) =>
-    put(`Change ${what} of ${name(row.stock)}`, { table: 'stock', id: row.id, row: withField(row.stock, key, value) });
+    put(`Change ${what} of ${name(row.stock)}`, { table: 'stock', id: row.id, row: withField(row.stock, key, value), was: row.stock });
 
   const quantities = { g: mass, ml: volume, m: length, pieces: bare };
   /** An amount in the container's unit; a length is kept in metres. */
@@ -60,6 +60,7 @@
     put(`Correct what is left of ${name(row.stock)}`, {
       table: 'stock',
       id: row.id,
+      was: row.stock,
       row: {
         ...row.stock,
         corrections: [

@@ -26,7 +26,7 @@
 
   const unit = $derived(shared.settings!.temperature);
   const set = <K extends keyof Resin>(row: Resin, key: K, value: Resin[K]) =>
-    put(`Change ${row.name}`, { table: 'resins', id: row.id, row: withField(row, key, value) });
+    put(`Change ${row.name}`, { table: 'resins', id: row.id, row: withField(row, key, value), was: row });
 
   const minutes = { workingMin: 600, gelMin: 6000, stirMin: 30 };
   const hours = { recoatFromH: 240, bondUntilH: 480, handleH: 480, fullCureH: 2000 };

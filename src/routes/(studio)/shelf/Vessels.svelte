@@ -11,7 +11,7 @@
   let { vessels }: { vessels: Vessel[] } = $props();
 
   const set = <K extends keyof Vessel>(row: Vessel, key: K, value: Vessel[K] | undefined) =>
-    put(`Change ${row.name}`, { table: 'vessels', id: row.id, row: withField(row, key, value) });
+    put(`Change ${row.name}`, { table: 'vessels', id: row.id, row: withField(row, key, value), was: row });
   const ml = (v: number): string => `${plain(v, 1)} ml`;
 
   const columns: TableColumn<Vessel>[] = [

@@ -107,10 +107,10 @@ export class SlopeBench {
   /** Stores a change; what could not be stored stays in the draft. @param mark joins quick edits of the same thing into one for undo */
   async commit(label: string, change: (slope: Slope) => Slope, mark?: string): Promise<boolean> {
     this.preview(change);
-    const row = this.#draft;
-    if (!row) return false;
+    const [row, was] = [this.#draft, this.#base];
+    if (!row || !was) return false;
     this.#pending++;
-    const stored = await attempt(() => editRows(SLOPES, label, [{ table: 'slopes', id: this.id, row }], mark));
+    const stored = await attempt(() => editRows(SLOPES, label, [{ table: 'slopes', id: this.id, row, was }], mark));
     this.#base = this.#stored;
     this.#pending--;
     return stored;

@@ -5,13 +5,14 @@
   import { stepKey, type ToldStep } from '#core/document';
   import { say, whiteCourse } from '#core/pour';
   import { readSession, unknownEvents } from '#core/record';
-  import { fixed, writeTemperature } from '#core/units';
+  import { fixed, writeDuration, writeTemperature } from '#core/units';
   import { Live } from '$lib/store/live.svelte';
+  import { benchClock } from '$lib/store/clock';
   import { record, type Happening } from '$lib/store/pours';
   import { readPour } from '$lib/store/studio';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
-  import { clockTime, running, seconds } from '$lib/ui/clock.svelte';
+  import { bench, clockTime, running, seconds } from '$lib/ui/clock.svelte';
   import AbandonDialog from './AbandonDialog.svelte';
   import Amounts from './Amounts.svelte';
   import { clockSays } from './clock';
@@ -43,7 +44,9 @@
   const white = $derived(steps.find((s) => s.id.does === 'white' && s.batch === batchIndex && !isDone(s)));
   const thickness = $derived(session && batch ? whiteCourse(session.pour, batch) : undefined);
   const mixed = $derived(session?.mixedAt.get(batchIndex));
-  const since = $derived(mixed === undefined ? undefined : Math.max(0, (seconds.now - mixed) / 60_000));
+  const since = $derived(mixed === undefined ? undefined : Math.max(0, (bench.now - mixed) / 60_000));
+  /** How far the wall's clock went on at once while this was in view, ms. */
+  const skipped = $derived(bench.now ? benchClock.skipped : 0);
   const clock = $derived(clockSays(batch, since, Boolean(white)));
   const name = $derived(session?.pour.planned.pieces.map((p) => p.name).join(', ') ?? '');
   const laid = $derived(session?.events.some((e) => e.kind === 'did' || e.kind === 'poured') ?? false);
@@ -132,6 +135,15 @@
     </header>
     <div class="grid min-h-0 grow lg:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
       <main class="flex min-h-0 flex-col gap-4 overflow-y-auto px-5 py-6 sm:px-10">
+        {#if skipped > 60_000}
+          <div role="alert" class="border-l-3 border-[#d9a441] pl-3 text-[17px]">
+            <p>The clock of this device went on by {writeDuration(skipped / 60_000)} at once. If it slept meanwhile, that time counts.</p>
+            <div class="mt-2 flex flex-wrap gap-3">
+              <button type="button" class="button-bench" onclick={() => benchClock.settle(true)}>It slept: count it</button>
+              <button type="button" class="button-bench" onclick={() => benchClock.settle(false)}>The clock was set</button>
+            </div>
+          </div>
+        {/if}
         {#if step && words}
           <p class="text-[18px] text-nightsoft">
             Step {number} of {steps.length}{step.coat ? ` · ${step.coat.name}` : ''}

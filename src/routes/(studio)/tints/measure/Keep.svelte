@@ -31,7 +31,7 @@
         scatter,
       };
       const row = { ...base, absorb: kept(absorb), scatter: kept(scatter) };
-      await editRows(SHELF, `Measure ${row.name}`, [{ table: 'colourants', id: row.id, row }]);
+      await editRows(SHELF, `Measure ${row.name}`, [{ table: 'colourants', id: row.id, row, ...(chosen && { was: chosen }) }]);
       void said.done(`${row.name} has its own k and s now; every slope and chart follows. Undo it on the Shelf.`);
     });
 </script>

@@ -30,7 +30,15 @@
 
   async function spread() {
     const next = acrossRow(piece, shared.pieces ?? []);
-    await attempt(() => editPieces('Run one sea across the row', next));
+    await attempt(() =>
+      editPieces(
+        'Run one sea across the row',
+        next.map(({ id, sea, coats }) => ({
+          id,
+          change: (p) => ({ ...p, sea, coats: p.coats.map((c) => coats.find((d) => d.id === c.id) ?? c) }),
+        })),
+      ),
+    );
     editor.drop();
   }
 </script>

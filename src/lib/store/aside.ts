@@ -1,0 +1,8 @@
+import { db, type Aside } from './db';
+
+export type { Aside };
+
+/** What was put aside because it could not be read, oldest first. */
+export const readAside = (): Promise<Aside[]> => db.aside.toArray();
+
+export const removeAside = (id: number): Promise<void> => db.aside.delete(id);

@@ -1,0 +1,48 @@
+import { expose } from 'comlink';
+import { holesOf, openStudio, type Opened, type Problem } from '#core/document';
+import { CutError, cutBoard } from '#core/geometry';
+import { withTold } from '#core/pour';
+import { putMisfitsAside } from '$lib/store/misfits';
+
+/** How far a file has been read: what is done, and a share of 1 where that is known. */
+export type Progress = (doing: string, share?: number) => void;
+
+/** Pieces of a file whose drawing could not be cut on any screen. */
+function uncut(opened: Opened & { ok: true }, told: Progress): Problem[] {
+  const { pieces } = opened.studio;
+  return pieces.flatMap((piece, i) => {
+    if (i % 20 === 0) told('Cutting its boards', i / pieces.length);
+    try {
+      cutBoard(piece.shape, holesOf(piece), piece.sea);
+      return [];
+    } catch (error) {
+      if (!(error instanceof CutError)) throw error;
+      return [{ path: `/pieces/${i}/sea (${error.curve ?? 'its curves'})`, found: 'a tangle', expected: 'curves that cross less often' }];
+    }
+  });
+}
+
+/** Problems that are handed on; nobody reads more. */
+const MOST = 1000;
+
+const work = {
+  /** Reads a file without storing anything: a studio whose pours are told and whose boards can be cut, or what is wrong with it. */
+  open(text: string, told: Progress): Opened {
+    told('Reading the file');
+    const opened = openStudio(text);
+    if (!opened.ok) return { ok: false, problems: opened.problems.slice(0, MOST) };
+    const problems = uncut(opened, told);
+    if (problems.length) return { ok: false, problems };
+    const { pours } = opened.studio;
+    const toldPours = pours.map((pour, i) => {
+      if (i % 20 === 0) told('Reading its pours', i / pours.length);
+      return withTold(pour);
+    });
+    return { ok: true, studio: { ...opened.studio, pours: toldPours } };
+  },
+  /** Puts aside what is stored and cannot be read. */
+  check: putMisfitsAside,
+};
+export type StudioWork = typeof work;
+
+expose(work);
