@@ -3,7 +3,7 @@
  * The README's commands. Plain Node, so that it runs before anything is installed: it installs what is missing from
  * the lockfile, makes what is generated, and ends with one plain line.
  */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
@@ -28,7 +28,6 @@ function stop(line) {
   process.exit(1);
 }
 
-const node = (name, ...rest) => run(name, process.execPath, ...rest);
 const script = (name) => run(name, 'npm', 'run', '--silent', name);
 
 const hash = createHash('sha256');
@@ -79,8 +78,22 @@ function browser() {
   return stop('The browser tests need Chromium: install the package “chromium”, or give its path in CHROMIUM_PATH.');
 }
 
-/** The first free port from the wanted one on. */
-async function freePort(wanted) {
+/** Runs the server until it is ended, and ends it with this command: a signal to the one is one to the other. */
+async function serve() {
+  const server = spawn(process.execPath, ['--import', 'tsx', 'tools/serve.ts'], { stdio: 'inherit' });
+  for (const signal of ['SIGTERM', 'SIGINT', 'SIGHUP']) process.on(signal, () => server.kill(signal));
+  const code = await new Promise((resolve) => server.once('exit', (status, signal) => resolve(signal ? 0 : status)));
+  process.exit(code ?? 1);
+}
+
+/** The port asked for, or the first free one from the usual on. */
+async function freePort(asked) {
+  if (asked !== undefined) {
+    const port = Number(asked);
+    if (!/^\d{1,5}$/.test(asked) || port < 1 || port > 65535) stop(`PORT is “${asked}”. Give a number from 1 to 65535.`);
+    return port;
+  }
+  const wanted = 4173;
   for (let port = wanted; port < wanted + 20; port++) {
     const free = await new Promise((resolve) => {
       const probe = createServer()
@@ -100,9 +113,9 @@ switch (command) {
     install();
     script('generate');
     build();
-    process.env.PORT = String(await freePort(Number(process.env.PORT ?? 4173)));
+    process.env.PORT = String(await freePort(process.env.PORT));
     process.env.NERITE_SAMPLE = '1';
-    node('the server', '--import', 'tsx', 'tools/serve.ts');
+    await serve();
     break;
   }
   case 'test': {

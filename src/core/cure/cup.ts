@@ -7,6 +7,10 @@ const HEAT = 300;
 const LOSS = 12;
 const CAPACITY = 1.9;
 const STEP = 0.05;
+/** Conversion in one step from which it is taken in finer ones, how many at most, and from which it is over at once. */
+const FINE = 0.1;
+const MOST_PARTS = 40;
+const ALL_AT_ONCE = 0.5;
 /** A day: a cup that has not gelled by then is not going to run away. */
 const LONGEST = 1440 / STEP;
 /** A cup runs away from the minute it warms this fast, K/min. */
@@ -96,29 +100,45 @@ export function cupCourse(
   let temp = startC;
   let age = 0;
   let lastSlope = 0;
+  /** One step of h minutes. A cure so fast that no step follows it is over in that step, and its heat is all there. */
+  const step = (h: number, r1: number): void => {
+    const a1 = curing(alpha, r1);
+    if (a1 * h > ALL_AT_ONCE) {
+      temp += heat * (1 - alpha);
+      alpha = 1;
+      age += h * r1;
+      return;
+    }
+    const t1 = heat * a1 - loss * (temp - roomC);
+    const r2 = rate(temp + (h / 2) * t1);
+    const a2 = curing(alpha + (h / 2) * a1, r2);
+    const t2 = heat * a2 - loss * (temp + (h / 2) * t1 - roomC);
+    const r3 = rate(temp + (h / 2) * t2);
+    const a3 = curing(alpha + (h / 2) * a2, r3);
+    const t3 = heat * a3 - loss * (temp + (h / 2) * t2 - roomC);
+    const r4 = rate(temp + h * t3);
+    const a4 = curing(alpha + h * a3, r4);
+    const t4 = heat * a4 - loss * (temp + h * t3 - roomC);
+    alpha = Math.min(1, alpha + (h / 6) * (a1 + 2 * a2 + 2 * a3 + a4));
+    temp += (h / 6) * (t1 + 2 * t2 + 2 * t3 + t4);
+    age += (h / 6) * (r1 + 2 * r2 + 2 * r3 + r4);
+  };
   const recordEvery = Math.round(COURSE_STEP / STEP);
   for (let n = 1; n <= LONGEST; n++) {
-    const r1 = rate(temp);
-    const a1 = curing(alpha, r1);
-    const t1 = heat * a1 - loss * (temp - roomC);
-    const r2 = rate(temp + (STEP / 2) * t1);
-    const a2 = curing(alpha + (STEP / 2) * a1, r2);
-    const t2 = heat * a2 - loss * (temp + (STEP / 2) * t1 - roomC);
-    const r3 = rate(temp + (STEP / 2) * t2);
-    const a3 = curing(alpha + (STEP / 2) * a2, r3);
-    const t3 = heat * a3 - loss * (temp + (STEP / 2) * t2 - roomC);
-    const r4 = rate(temp + STEP * t3);
-    const a4 = curing(alpha + STEP * a3, r4);
-    const t4 = heat * a4 - loss * (temp + STEP * t3 - roomC);
-
     const now = (n - 1) * STEP;
-    const nextAlpha = alpha + (STEP / 6) * (a1 + 2 * a2 + 2 * a3 + a4);
-    if (course.gelMin === Infinity && nextAlpha >= GEL) course.gelMin = now + (STEP * (GEL - alpha)) / (nextAlpha - alpha);
-    if (course.runawayMin === Infinity && t1 >= RUNAWAY) course.runawayMin = n === 1 ? 0 : now - (STEP * (t1 - RUNAWAY)) / (t1 - lastSlope);
-    lastSlope = t1;
-    alpha = nextAlpha;
-    temp += (STEP / 6) * (t1 + 2 * t2 + 2 * t3 + t4);
-    age += (STEP / 6) * (r1 + 2 * r2 + 2 * r3 + r4);
+    const before = alpha;
+    const speed = rate(temp);
+    const cured = curing(alpha, speed);
+    const slope = heat * cured - loss * (temp - roomC);
+    if (cured * STEP <= FINE) step(STEP, speed);
+    else {
+      const parts = Math.min(MOST_PARTS, Math.ceil((cured * STEP) / FINE));
+      for (let part = 0; part < parts; part++) step(STEP / parts, rate(temp));
+    }
+    if (course.gelMin === Infinity && alpha >= GEL) course.gelMin = now + (STEP * (GEL - before)) / (alpha - before);
+    if (course.runawayMin === Infinity && slope >= RUNAWAY)
+      course.runawayMin = n === 1 ? 0 : now - (STEP * (slope - RUNAWAY)) / (slope - lastSlope);
+    lastSlope = slope;
     if (temp > course.peakC) {
       course.peakC = temp;
       course.peakMin = n * STEP;
@@ -127,7 +147,8 @@ export function cupCourse(
       course.celsius.push(temp);
       course.age.push(age);
     }
-    if (age >= untilAge || (alpha >= GEL && temp < course.peakC - 0.5)) break;
+    // two readings at the least, so that it can be read between them
+    if (n >= recordEvery && (age >= untilAge || (alpha >= GEL && temp < course.peakC - 0.5))) break;
   }
   return course;
 }

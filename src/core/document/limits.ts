@@ -79,4 +79,51 @@ export const limits = {
   whiteFactor: { min: 1, max: 5 },
   /** How fast a cup is laid, ml a minute. */
   layRate: { min: 5, max: 5000 },
+  /** One part of a ratio as a maker states it: 1 : 1 to 100 : 2. */
+  part: { min: 0.1, max: 100 },
+  /** Density of a resin's part, g/ml: filled ones reach 2. */
+  resinDensity: { min: 0.5, max: 3 },
+  /** Viscosity of the fresh mix, Pa·s: water is 0.001, honey 10. */
+  viscosity: { min: 0.02, max: 100 },
+  /** Stirring, min. */
+  stir: { min: 0.1, max: 30 },
+  /** Working and gel time, min: what sets within a minute cannot be poured. */
+  working: { min: 1, max: 600 },
+  gel: { min: 1, max: 6000 },
+  /** Recoat, bond and handling times, h; ultraviolet cures are not what is planned here. */
+  recoat: { min: 0.1, max: 240 },
+  bond: { min: 0.2, max: 480 },
+  handle: { min: 0.2, max: 480 },
+  fullCure: { min: 1, max: 2000 },
+  /** A maker's most of colourant over A + B. */
+  mostLoad: { min: 0.001, max: 0.3 },
+  /** Density of a colourant, g/ml: flakes of metal reach 5. */
+  colourantDensity: { min: 0.5, max: 5 },
+  /** A drop, ml: 0.02 to 0.07 out of any bottle; a pipette's squirt is more. */
+  drop: { min: 0.001, max: 1 },
+  /** Foam where it is open, mm. */
+  foamFilm: { min: 0.01, max: 5 },
+  /** Activation energies of cure and of flow, kJ/mol: epoxies cure at 40 to 70. */
+  activation: { min: 5, max: 150 },
+  /** How much thicker a mix is at the end of its working time. */
+  thickening: { min: 1.1, max: 100 },
+  /** Thickness at which white is ready, and past use, Pa·s. */
+  whiteReady: { min: 0.05, max: 100 },
+  whiteLimit: { min: 0.1, max: 1000 },
+  /** A line of white or clear, mm across and high. */
+  lineWidth: { min: 0.5, max: 60 },
+  lineHeight: { min: 0.1, max: 10 },
+  /** The part of a board from its deep side, a share of it. */
+  deepShare: { min: 0.01, max: 1 },
+  /** Where a strip or a band of gravel ends, mm from the shore. */
+  stripEnd: { min: 0.5, max: 3000 },
+  gravelEnd: { min: 0.5, max: 1000 },
+  /** A mark on a cup, ml, and how high it stands, mm; the step of its printed lines, ml. */
+  markMl: { min: 0.1, max: 20000 },
+  markMm: { min: 0.1, max: 500 },
+  lines: { min: 0.1, max: 1000 },
+  /** A cup of a slope, ml. */
+  slopeCup: { min: 0.1, max: 20000 },
+  /** A container when full, in its unit. */
+  container: { min: 0.001, max: 1e6 },
 } satisfies Record<string, Range>;

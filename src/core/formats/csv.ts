@@ -1,5 +1,15 @@
 import Papa from 'papaparse';
 
+/**
+ * Whether a text would not come back as it is: a spreadsheet would run it as a formula, or a reader would take the blanks
+ * off its ends. One that is led by an apostrophe before such a text is taken for an escaped one.
+ */
+const needsEscape = (text: string): boolean =>
+  text !== text.trim() || /^[=+\-@\t\r\n]/.test(text) || (text.startsWith("'") && needsEscape(text.slice(1)));
+
+const escaped = <V>(value: V): V | string => (typeof value === 'string' && needsEscape(value) ? `'${value}` : value);
+const unescaped = (cell: string): string => (cell.startsWith("'") && needsEscape(cell.slice(1)) ? cell.slice(1) : cell.trim());
+
 /** A column of a table on paper: its head, and what stands under it. */
 export interface Column<T> {
   head: string;
@@ -12,8 +22,8 @@ export interface Column<T> {
  */
 export const writeCsv = <T>(columns: Column<T>[], rows: T[]): string =>
   Papa.unparse(
-    { fields: columns.map((c) => c.head), data: rows.map((row) => columns.map((c) => c.cell(row) ?? '')) },
-    { escapeFormulae: true, newline: '\r\n' },
+    { fields: columns.map((c) => escaped(c.head)), data: rows.map((row) => columns.map((c) => escaped(c.cell(row) ?? ''))) },
+    { newline: '\r\n' },
   ) + '\r\n';
 
 /** A table read: its heads, and rows as text with the line each stands on. */
@@ -25,8 +35,7 @@ export interface Table {
 /** Reads CSV with commas, semicolons or tabs. Cells come back as the text they are; nothing is ever worked out. */
 export function readCsv(text: string): Table {
   const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false });
-  const plain = (cell: string): string => cell.trim().replace(/^'(?=[=+\-@\t\r])/, '');
-  const lines = data.map((cells, i) => ({ line: i + 1, cells: cells.map(plain) })).filter(({ cells }) => cells.some((c) => c !== ''));
+  const lines = data.map((cells, i) => ({ line: i + 1, cells: cells.map(unescaped) })).filter(({ cells }) => cells.some((c) => c !== ''));
   const [first, ...rows] = lines;
   return { heads: (first?.cells ?? []).map((h) => h.toLowerCase()), rows };
 }

@@ -77,7 +77,9 @@ export function readSlopes(text: string, { resins, colourants }: SlopeShelf, fre
   const grouped = new Map<string, { line: number; cells: Record<string, string>; all: string[] }[]>();
   for (const { line, cells } of rows) {
     const named = Object.fromEntries(heads.map((head, i) => [head, cells[i] ?? '']));
-    grouped.set(named['slope']!, [...(grouped.get(named['slope']!) ?? []), { line, cells: named, all: cells }]);
+    const same = grouped.get(named['slope']!);
+    if (same) same.push({ line, cells: named, all: cells });
+    else grouped.set(named['slope']!, [{ line, cells: named, all: cells }]);
   }
   if (!grouped.size) return no('This file names columns and no cups.');
   const slopes: Slope[] = [];

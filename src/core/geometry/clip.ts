@@ -85,13 +85,14 @@ export const outersOf = (paths: Paths): Paths => paths.filter((path) => Clipper.
 /** Every polygon turned the same way round, so that where they overlap the non-zero rule joins them. */
 export const turned = (paths: Paths): Paths => paths.map((path) => (Clipper.Area(path) < 0 ? [...path].reverse() : path));
 
-/** How far a rounded corner may stray from its arc, µm. */
+/** How far a rounded corner may stray from its arc: µm, and of its radius, so that a wide one has no more sides than a narrow one. */
 const ARC = 20;
+const ARC_SHARE = 0.0005;
 
 function moved(paths: Paths, by: number, corners: Corners): Paths {
   if (by === 0 || !paths.length) return paths;
   return onGrids((grid) => {
-    const offset = new ClipperOffset(2, ARC);
+    const offset = new ClipperOffset(2, Math.max(ARC, ARC_SHARE * Math.abs(by)));
     offset.AddPaths(snapped(paths, grid), corners, EndType.etClosedPolygon);
     const out: Paths = [];
     offset.Execute(out, by);

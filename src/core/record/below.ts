@@ -17,7 +17,8 @@ export function whatIsBelow(plan: PiecePlan, standing: Standing, number: number,
   const says: string[] = [];
   if (missing.length) says.push(`Still to be poured below it: ${names(missing)}.`);
   if (again.length) says.push(`Poured already: ${names(again)}. This lays ${again.length === 1 ? 'it' : 'them'} once more.`);
-  if (curing && now < curing.recoatFrom) says.push(`What lies below is still tacky, until ${write(curing.recoatFrom)}.`);
+  if (curing?.recoatFrom === Infinity) says.push('What lies below is still tacky, and too cold to set within 60 days.');
+  else if (curing && now < curing.recoatFrom) says.push(`What lies below is still tacky, until ${write(curing.recoatFrom)}.`);
   else if (curing && now >= curing.bondUntil)
     says.push(`What lies below no longer bonds by itself, since ${write(curing.bondUntil)}: scuff and wipe it first.`);
   return says;

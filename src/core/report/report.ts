@@ -150,7 +150,7 @@ export function pieceReport(piece: Piece, studio: Studio, now: number, offset: n
     calendar: standing.stretches.map((s) => ({
       doing: s.doing,
       from: new Date(s.from).toISOString(),
-      until: new Date(s.until).toISOString(),
+      until: Number.isFinite(s.until) ? new Date(s.until).toISOString() : 'not within 60 days',
       planned: s.planned,
     })),
     quote: quoteReport(plan, studio),

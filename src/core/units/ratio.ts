@@ -1,5 +1,5 @@
 import { bare } from './quantity';
-import { read } from './read';
+import { read, short } from './read';
 
 /** A ratio of two parts, or the sentence that says what would be right. */
 export type RatioReading = { ok: true; a: number; b: number } | { ok: false; says: string };
@@ -8,8 +8,9 @@ const MOST = 100;
 const no = (says: string): RatioReading => ({ ok: false, says });
 
 /** Reads a mixing ratio as a maker writes it: "1:1", "2 : 1", "100:83", "3 to 1". Each part is above 0, up to 100. */
-export function readRatio(text: string): RatioReading {
-  const typed = text.trim();
+export const readRatio = short(readShort);
+
+function readShort(typed: string): RatioReading {
   const parts = typed.split(/\s*(?::|\/|\bto\b)\s*/);
   if (!typed) return no('Give a ratio, as in “2 : 1”.');
   if (parts.length > 2) return no(`“${typed}” has ${parts.length} parts. A resin is mixed of two, A and B, as in “2 : 1”.`);

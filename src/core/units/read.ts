@@ -22,6 +22,21 @@ function nearest(q: Quantity, word: string): string | undefined {
 
 const no = (says: string): Reading => ({ ok: false, says });
 
+/** What is typed into one field is never longer; a page pasted by mistake is. */
+const LONGEST = 200;
+
+/**
+ * A reader that is spared what no one types: runs of blanks come to it as one, so that no pattern looks at each of a
+ * hundred thousand of them, and a text longer than any quantity is refused with a sentence.
+ */
+export const short =
+  <R>(reads: (text: string) => R, longest = LONGEST) =>
+  (text: string): R | { ok: false; says: string } => {
+    const typed = text.replace(/\s+/g, ' ').trim();
+    if (typed.length <= longest) return reads(typed);
+    return { ok: false, says: `“${typed.slice(0, 24)}…” is too long. Write it in up to ${longest} letters.` };
+  };
+
 /** Reads "12", "1.5", "1,5", "3/4", "1 1/2" and "−10"; undefined where it is no number. */
 function readNumber(text: string): number | undefined | 'ambiguous' {
   const t = text.replace(/^[−–]/, '-').trim();
@@ -42,8 +57,9 @@ function readNumber(text: string): number | undefined | 'ambiguous' {
  * @param assume  name of the unit meant by a bare number
  * @returns the value in the quantity's first unit, or a sentence saying what would be right
  */
-export function read(q: Quantity, text: string, assume = q.units[0]!.name): Reading {
-  const typed = text.trim();
+export const read = (q: Quantity, text: string, assume = q.units[0]!.name): Reading => short((typed) => readShort(q, typed, assume))(text);
+
+function readShort(q: Quantity, typed: string, assume: string): Reading {
   if (!typed) return no(`Give a ${q.name}, as in “${q.example}”.`);
   const match = /^([-−–]?[\d.,]+(?:\s*\/\s*\d+|\s+\d+\s*\/\s*\d+)?)\s*(.*)$/s.exec(typed);
   if (!match) return no(`“${typed}” has no number in front. Write a ${q.name} as in “${q.example}”.`);

@@ -13,11 +13,13 @@ const TICK = 100;
 /** More than this many at once is not a studio. */
 const MOST = 50;
 
-/** Listens to a scale, which is set up where there was none. @returns ends it; undefined where there are too many */
-export function listen(id: string, step: number, heard: (reading: ScaleReading) => void): (() => void) | undefined {
+/** Whether there is no room for this scale beside those that are read. */
+export const isFull = (id: string): boolean => !benches.has(id) && benches.size >= MOST;
+
+/** Listens to a scale, which is set up where there was none. @returns ends it */
+export function listen(id: string, step: number, heard: (reading: ScaleReading) => void): () => void {
   let bench = benches.get(id);
   if (!bench) {
-    if (benches.size >= MOST) return undefined;
     const made: Bench = {
       scale: newScale(id.length * 7919 + id.charCodeAt(0)),
       step,

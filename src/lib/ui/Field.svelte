@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { HTMLInputAttributes } from 'svelte/elements';
-  import type { Reading } from '#core/units';
+  import { short, type Reading } from '#core/units';
 
   /**
    * One quantity as a person writes it. What was typed stays; a sentence under it says what would be right. `value` is
@@ -24,7 +24,7 @@
 
   const id = $props.id();
   let left = $state(false);
-  const reading = $derived(read?.(text));
+  const reading = $derived(read && short(read)(text));
   const says = $derived((left || insist) && reading && !reading.ok ? reading.says : undefined);
 
   /** Pressing what comes next is what leaves a field; its sentence waits so long, ms, that it does not push that from under the finger. */

@@ -1,12 +1,11 @@
 <script lang="ts">
   import type { Standing } from '#core/record';
-  import { clockTime, minutes, weekday } from './clock.svelte';
+  import { clockTime, dayAndTime, dayFrom, minutes, weekday } from './clock.svelte';
 
   /** The coming days, one row a piece: what each is doing told apart by pattern as well as tone, and the time now. */
   let { standings }: { standings: Standing[] } = $props();
 
   const DAYS = 5;
-  const DAY = 86_400_000;
   const LABEL = 112;
   const ROW = 20;
   const TOP = 21;
@@ -14,24 +13,17 @@
 
   let width = $state(0);
   const now = $derived(minutes.now);
-  const start = $derived.by(() => {
-    const midnight = new Date(now);
-    midnight.setHours(0, 0, 0, 0);
-    return midnight.getTime();
-  });
-  const end = $derived(start + DAYS * DAY);
+  const start = $derived(dayFrom(now, 0));
+  const end = $derived(dayFrom(now, DAYS));
   const x = $derived(
     (ms: number): number => LABEL + ((Math.min(Math.max(ms, start), end) - start) / (end - start)) * Math.max(0, width - LABEL - 12),
   );
   const rows = $derived(standings.filter((s) => s.stretches.some((t) => t.until > start && t.from < end)));
-  const days = $derived(Array.from({ length: DAYS }, (_, i) => start + i * DAY));
+  const days = $derived(Array.from({ length: DAYS }, (_, i) => dayFrom(now, i)));
   const says = (s: Standing): string =>
     `${s.piece.name}: ${s.stretches
       .filter((t) => t.until > start && t.from < end)
-      .map(
-        (t) =>
-          `${t.planned ? 'planned ' : ''}${words[t.doing]} ${weekday(t.from)} ${clockTime(t.from)} to ${weekday(t.until)} ${clockTime(t.until)}`,
-      )
+      .map((t) => `${t.planned ? 'planned ' : ''}${words[t.doing]} ${dayAndTime(t.from)} to ${dayAndTime(t.until)}`)
       .join(', ')}`;
 </script>
 
@@ -62,7 +54,7 @@
       </defs>
       {#each days as day, i (day)}
         <path d="M{x(day)} 0V{TOP + rows.length * ROW + 4}" class="stroke-rule" />
-        <path d="M{x(day + DAY / 2)} {TOP - 6}V{TOP}" class="stroke-line" />
+        <path d="M{x((day + dayFrom(day, 1)) / 2)} {TOP - 6}V{TOP}" class="stroke-line" />
         {#if (width - LABEL) / DAYS > (i === 0 && x(now) - x(day) < 76 ? 90 : 46)}<text
             x={i === 0 && x(now) - x(day) < 76 ? x(now) + 26 : x(day) + 6}
             y="14"
@@ -72,7 +64,7 @@
       {#each rows as row, i (row.piece.id)}
         {@const y = TOP + i * ROW}
         <text x="16" y={y + 13} class="fill-ink">{row.piece.name.length > 15 ? `${row.piece.name.slice(0, 14)}…` : row.piece.name}</text>
-        {#each row.stretches as t (t.from)}
+        {#each row.stretches as t, k (k)}
           {#if t.until > start && t.from < end}
             {@const from = x(t.from)}
             {@const wide = Math.max(t.doing === 'pour' ? 4 : 0, x(t.until) - from)}

@@ -1,7 +1,5 @@
 import type { Standing } from '#core/record';
-import { clockTime, weekday } from './clock.svelte';
-
-const at = (ms: number): string => `${weekday(ms)} ${clockTime(ms)}`;
+import { dayAndTime as at } from './clock.svelte';
 
 /** What a piece is doing now, in a few words. @param now ms since 1970 */
 export function doingNow({ piece, open, curing, next }: Standing, now: number): string {
@@ -9,10 +7,13 @@ export function doingNow({ piece, open, curing, next }: Standing, now: number): 
   const planned = piece.pourAt && next ? `, next pour ${at(Date.parse(piece.pourAt))}` : '';
   if (!curing) return piece.pourAt ? `Planned for ${at(Date.parse(piece.pourAt))}` : 'Not started';
   const { recoatFrom, bondUntil, fullCure } = curing;
+  if (recoatFrom === Infinity) return 'Tacky: too cold to set within 60 days';
   if (now < recoatFrom) return `Curing, tacky until ${at(recoatFrom)}`;
   if (next) {
+    if (bondUntil === Infinity) return `Open for the next coat for more than 60 days${planned}`;
     if (now < bondUntil) return `Open for the next coat until ${at(bondUntil)}${planned}`;
     return `Scuff and wipe before the next coat${planned}`;
   }
+  if (fullCure === Infinity) return 'Curing; full cure not within 60 days';
   return now < fullCure ? `Full cure on ${at(fullCure)}` : 'Finished and cured';
 }

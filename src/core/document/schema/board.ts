@@ -1,6 +1,6 @@
 import Type, { type Static } from 'typebox';
 import { limits } from '../limits';
-import { object, range, positive, from0, coordinate, tagged, Point } from './parts';
+import { object, range, from0, coordinate, tagged, Point } from './parts';
 
 const sides = { width: range(limits.side), height: range(limits.side) };
 const corner = () => Type.Optional(from0(1500));
@@ -36,14 +36,14 @@ export const Shape = tagged<Shape>(Rectangle, Round, Oval, Heart, SurfPlank, Pla
 export const Hole = object({
   x: coordinate(),
   y: coordinate(),
-  diameter: positive(500),
+  diameter: range(limits.hole),
   filled: Type.Optional(Type.Boolean()),
   taped: Type.Optional(Type.Boolean()),
 });
 export type Hole = Static<typeof Hole>;
 
 /** A clock's movement: the hole at the middle, the thread of its shaft, and the circle of its hour marks, mm. */
-export const Clock = object({ hole: positive(100), shaft: positive(100), dial: positive(3000) });
+export const Clock = object({ hole: range(limits.shaft), shaft: range(limits.shaft), dial: range(limits.side) });
 export type Clock = Static<typeof Clock>;
 
 export const Material = Type.Enum(['raw wood', 'thin ply', 'ply', 'varnished wood', 'canvas', 'mdf', 'slate', 'ceramic', 'glass']);
@@ -61,7 +61,7 @@ export const Surface = object({
   primer: Primer,
   primerCoats: Type.Integer({ minimum: 0, maximum: 9 }),
   doubled: Type.Optional(Type.Boolean()),
-  relief: Type.Optional(object({ height: positive(30), share: from0(1) })),
+  relief: Type.Optional(object({ height: range(limits.relief), share: from0(1) })),
   ground: Type.Optional(Ground),
   underside: Type.Optional(Underside),
 });

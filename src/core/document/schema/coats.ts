@@ -1,7 +1,7 @@
 import Type, { type Static } from 'typebox';
 import { limits } from '../limits';
 import { Edge } from './board';
-import { object, range, positive, from0, id, name, tagged } from './parts';
+import { object, range, from0, id, name, tagged } from './parts';
 
 /** A colourant and its share of A + B by weight. */
 export const Part = object({ colourantId: id(), load: range(limits.load) });
@@ -16,8 +16,8 @@ export const Over = tagged<Over>(
   over('whole'),
   over('sea'),
   over('beach'),
-  object({ kind: Type.Literal('deep'), share: Type.Number({ exclusiveMinimum: 0, maximum: 1 }) }),
-  object({ kind: Type.Literal('strip'), from: from0(3000), to: positive(3000) }),
+  object({ kind: Type.Literal('deep'), share: range(limits.deepShare) }),
+  object({ kind: Type.Literal('strip'), from: from0(3000), to: range(limits.stripEnd) }),
 );
 export const Until = Type.Enum(['tacky', 'recoat', 'hard']);
 export type Until = Static<typeof Until>;
@@ -79,8 +79,8 @@ const WaveCoat = object({
   kind: Type.Literal('wave'),
   along: Type.Optional(id()),
   lines: Type.Optional(Type.Integer({ minimum: 1, maximum: 8 })),
-  lineWidth: positive(60),
-  lineHeight: positive(10),
+  lineWidth: range(limits.lineWidth),
+  lineHeight: range(limits.lineHeight),
   reachSea: range(limits.reach),
   reachUp: range(limits.reach),
   layAt: Type.Optional(range(limits.minute)),

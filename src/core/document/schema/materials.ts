@@ -1,6 +1,6 @@
 import Type, { type Static } from 'typebox';
 import { limits } from '../limits';
-import { object, range, positive, from0, id, name, hourOfDay, rgb } from './parts';
+import { object, range, from0, id, name, hourOfDay, rgb } from './parts';
 
 /**
  * Times are equivalent ages at `refC`. Working and gel time are stated for `statedG` of mix left in a cup, g, 100 where it
@@ -9,21 +9,21 @@ import { object, range, positive, from0, id, name, hourOfDay, rgb } from './part
 export const Resin = object({
   id: id(),
   name: name(),
-  ratio: object({ a: positive(100), b: positive(100), by: Type.Enum(['volume', 'weight']) }),
-  densityA: Type.Number({ minimum: 0.5, maximum: 3 }),
-  densityB: Type.Number({ minimum: 0.5, maximum: 3 }),
+  ratio: object({ a: range(limits.part), b: range(limits.part), by: Type.Enum(['volume', 'weight']) }),
+  densityA: range(limits.resinDensity),
+  densityB: range(limits.resinDensity),
   refC: range(limits.room),
   lowestC: range(limits.room),
-  viscosity: positive(100),
-  stirMin: positive(30),
-  workingMin: positive(600),
-  gelMin: positive(6000),
+  viscosity: range(limits.viscosity),
+  stirMin: range(limits.stir),
+  workingMin: range(limits.working),
+  gelMin: range(limits.gel),
   statedG: Type.Optional(from0(limits.statedMass.max)),
-  recoatFromH: positive(240),
-  bondUntilH: positive(480),
-  handleH: positive(480),
-  fullCureH: positive(2000),
-  loadLimit: Type.Number({ exclusiveMinimum: 0, maximum: limits.load.max }),
+  recoatFromH: range(limits.recoat),
+  bondUntilH: range(limits.bond),
+  handleH: range(limits.handle),
+  fullCureH: range(limits.fullCure),
+  loadLimit: range(limits.mostLoad),
   loadLimitBy: Type.Enum(['weight', 'volume']),
 });
 export type Resin = Static<typeof Resin>;
@@ -37,10 +37,10 @@ export const Colourant = object({
   id: id(),
   name: name(),
   kind: Type.Enum(['liquid pigment', 'alcohol ink', 'water-based', 'paste', 'mica powder', 'metal flake', 'dry pigment']),
-  density: Type.Number({ minimum: 0.5, maximum: 5 }),
+  density: range(limits.colourantDensity),
   solids: from0(0.6),
-  dropMl: Type.Optional(positive(1)),
-  limit: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: limits.load.max })),
+  dropMl: Type.Optional(range(limits.drop)),
+  limit: Type.Optional(range(limits.mostLoad)),
   absorb: rgb(100000),
   scatter: rgb(100000),
 });
@@ -87,14 +87,14 @@ export const Method = object({
   dripPerM: range(limits.drip),
   cupStays: from0(20),
   cupShare: from0(0.5),
-  foamFilm: positive(5),
+  foamFilm: range(limits.foamFilm),
   foamOpen: from0(0.95),
-  activationEa: positive(200),
-  activationEmu: positive(200),
-  thickening: Type.Number({ exclusiveMinimum: 1, maximum: 100 }),
+  activationEa: range(limits.activation),
+  activationEmu: range(limits.activation),
+  thickening: range(limits.thickening),
   whitePaste: Type.Number({ minimum: 1, maximum: 10 }),
-  whiteReady: positive(100),
-  whiteLimit: positive(1000),
+  whiteReady: range(limits.whiteReady),
+  whiteLimit: range(limits.whiteLimit),
   colourMinPerCup: from0(30),
   layMinPerCup: from0(60),
   heatMinPerPass: from0(30),

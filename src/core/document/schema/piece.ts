@@ -3,7 +3,7 @@ import { limits } from '../limits';
 import { Clock, Edge, Hole, Shape, Surface, Use } from './board';
 import { Coat } from './coats';
 import { Dressing, Sea } from './sea';
-import { object, range, positive, from0, id, name, date, moment } from './parts';
+import { object, range, from0, id, name, date, moment } from './parts';
 
 export const Piece = object({
   id: id(),
@@ -18,7 +18,7 @@ export const Piece = object({
   wallHeight: Type.Optional(range(limits.wall)),
   tapeOff: Type.Optional(Type.Enum(['while soft', 'after hardening'])),
   clock: Type.Optional(Clock),
-  hangerKg: Type.Optional(positive(200)),
+  hangerKg: Type.Optional(range(limits.hanger)),
   /** The piece at its left in a row that one shore runs across, and the space between, mm. */
   beside: Type.Optional(object({ pieceId: id(), gap: from0(500) })),
   sea: Sea,

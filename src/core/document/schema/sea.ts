@@ -1,5 +1,6 @@
 import Type, { type Static } from 'typebox';
-import { object, positive, from0, id, name, coordinate, Point } from './parts';
+import { limits } from '../limits';
+import { object, range, from0, id, name, coordinate, Point } from './parts';
 
 const curve = () => Type.Array(Point, { minItems: 2, maxItems: 60 });
 
@@ -25,7 +26,7 @@ export const Sea = object({
   coasts: Type.Optional(Type.Array(Coast, { maxItems: 6 })),
   breakers: Type.Optional(Type.Array(Breaker, { maxItems: 6 })),
   bare: Type.Optional(curve()),
-  gravel: Type.Optional(object({ from: from0(1000), to: positive(1000) })),
+  gravel: Type.Optional(object({ from: from0(1000), to: range(limits.gravelEnd) })),
   dry: Type.Optional(object({ from: from0(1000) })),
 });
 export type Sea = Static<typeof Sea>;
@@ -40,7 +41,7 @@ export const Dressing = object({
   kind: DressingKind,
   x: coordinate(),
   y: coordinate(),
-  size: positive(300),
+  size: range(limits.dressing),
   height: from0(100),
   when: DressedWhen,
 });

@@ -1,10 +1,10 @@
 import Type, { type Static } from 'typebox';
 import { limits } from '../limits';
 import { supplies } from '../supplies';
-import { object, range, positive, from0, id, name, text, moment, tagged, date } from './parts';
+import { object, range, from0, id, name, text, moment, tagged, date } from './parts';
 
 /** A level drawn on a cup: what it holds up to there, ml, and how high that is above its floor, mm. */
-export const Mark = object({ ml: positive(limits.vessel.max), mm: positive(500) });
+export const Mark = object({ ml: range(limits.markMl), mm: range(limits.markMm) });
 export type Mark = Static<typeof Mark>;
 
 /**
@@ -17,7 +17,7 @@ export const Vessel = object({
   use: Type.Enum(['cup', 'mould']),
   holds: range(limits.vessel),
   count: Type.Integer({ minimum: 1, maximum: 999 }),
-  step: Type.Optional(positive(1000)),
+  step: Type.Optional(range(limits.lines)),
   marks: Type.Optional(Type.Array(Mark, { maxItems: 30 })),
 });
 export type Vessel = Static<typeof Vessel>;
@@ -49,7 +49,7 @@ export const Stock = object({
   id: id(),
   name: name(),
   of: StockOf,
-  size: positive(1e6),
+  size: range(limits.container),
   unit: StockUnit,
   price: from0(1e6),
   since: date(),

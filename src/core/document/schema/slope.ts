@@ -2,7 +2,7 @@ import Type, { type Static } from 'typebox';
 import { limits } from '../limits';
 import { slopeGrounds } from '../slopes';
 import { Part } from './coats';
-import { object, range, positive, from0, id, name } from './parts';
+import { object, range, from0, id, name } from './parts';
 
 /** A colourant's parts by weight of a mixture of colourants; how much of the mixture goes into a cup is another matter. */
 export const Share = object({ colourantId: id(), parts: from0(1000) });
@@ -12,7 +12,7 @@ export type Share = Static<typeof Share>;
 export const SlopeCup = object({
   id: id(),
   name: name(),
-  ml: positive(limits.vessel.max),
+  ml: range(limits.slopeCup),
   recipe: Type.Optional(Type.Array(Part, { maxItems: 6 })),
 });
 export type SlopeCup = Static<typeof SlopeCup>;

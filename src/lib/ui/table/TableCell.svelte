@@ -1,5 +1,6 @@
 <script lang="ts" generics="T extends { id: string }">
   import { tick, type Snippet } from 'svelte';
+  import { short } from '#core/units';
   import { cellText, type TableColumn } from './columns';
 
   /**
@@ -49,7 +50,9 @@
       text = undefined;
       return true;
     }
-    const reading = edit.read(sent, row);
+    const { read } = edit;
+    // marks of a cup are a whole list
+    const reading = short((typed) => read(typed, row), 2000)(sent);
     says = reading.ok ? '' : reading.says;
     if (reading.ok && (await edit.store(row, reading.value as never)) !== false && text === sent) text = undefined;
     return text === undefined;

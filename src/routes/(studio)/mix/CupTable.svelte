@@ -74,7 +74,7 @@
   <span class="flex items-start gap-2">
     <span class="mt-0.5 h-4 w-5 shrink-0 rounded-[2px] border border-line" style:background-color={r.cup.colour ?? 'transparent'}></span>
     <span
-      >{r.cup.name}{#if r.shares.length > 1}{#each r.shares as s (s.piece.id)}<span class="block text-[12.5px] whitespace-nowrap text-soft"
+      >{r.cup.name}{#if r.shares.length > 1}{#each r.shares as s, i (i)}<span class="block text-[12.5px] whitespace-nowrap text-soft"
             >{s.piece.name} {writeVolume(s.ml, unit)}</span
           >{/each}{/if}</span
     >

@@ -75,7 +75,7 @@
       edit: {
         kind: 'text',
         text: (c) => plain(c.density, 3),
-        read: readBare({ min: 0.5, max: 5 }, 'A density'),
+        read: readBare(limits.colourantDensity, 'A density'),
         store: (c, v) => set(c, 'density', v),
       },
     },
@@ -101,9 +101,7 @@
         kind: 'text',
         text: (c) => (c.limit === undefined ? '' : writeShare(c.limit)),
         read: (text) =>
-          text.trim()
-            ? readWithin(fraction, text, { min: 0.001, max: limits.load.max }, 'A limit', writeShare, '%')
-            : { ok: true, value: undefined },
+          text.trim() ? readWithin(fraction, text, limits.mostLoad, 'A limit', writeShare, '%') : { ok: true, value: undefined },
         store: (c, v) => set(c, 'limit', v),
       },
     },

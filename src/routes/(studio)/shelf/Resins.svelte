@@ -14,6 +14,7 @@
     writeDuration,
     writeShare,
     writeTemperature,
+    type Range,
   } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import type { CellReading, TableColumn } from '$lib/ui/table/columns';
@@ -28,8 +29,8 @@
   const set = <K extends keyof Resin>(row: Resin, key: K, value: Resin[K]) =>
     put(`Change ${row.name}`, { table: 'resins', id: row.id, row: withField(row, key, value), was: row });
 
-  const minutes = { workingMin: 600, gelMin: 6000, stirMin: 30 };
-  const hours = { recoatFromH: 240, bondUntilH: 480, handleH: 480, fullCureH: 2000 };
+  const minutes = { workingMin: limits.working, gelMin: limits.gel, stirMin: limits.stir };
+  const hours = { recoatFromH: limits.recoat, bondUntilH: limits.bond, handleH: limits.handle, fullCureH: limits.fullCure };
   const heads: Record<keyof typeof minutes | keyof typeof hours, string> = {
     stirMin: 'stir',
     workingMin: 'working',
@@ -44,7 +45,7 @@
   const timed = (key: keyof typeof heads): TableColumn<Resin> => {
     const inMin = key in minutes;
     const scale = inMin ? 1 : 60;
-    const most = inMin ? minutes[key as keyof typeof minutes] : 60 * hours[key as keyof typeof hours];
+    const bounds = inMin ? minutes[key as keyof typeof minutes] : hours[key as keyof typeof hours];
     return {
       id: key,
       head: heads[key],
@@ -54,14 +55,14 @@
       edit: {
         kind: 'text',
         text: (r) => `${plain(r[key], 2)} ${inMin ? 'min' : 'h'}`,
-        read: (text, r) => readTime(text, r, key, scale, most),
+        read: (text, r) => readTime(text, r, key, scale, { min: bounds.min * scale, max: bounds.max * scale }),
         store: (r, v) => set(r, key, v),
       },
     };
   };
-  function readTime(text: string, resin: Resin, key: keyof typeof heads, scale: number, most: number): CellReading {
+  function readTime(text: string, resin: Resin, key: keyof typeof heads, scale: number, range: Range): CellReading {
     const write = (min: number): string => writeDuration(min);
-    const reading = readWithin(duration, text, { min: 0.1, max: most }, 'A time', write, scale === 1 ? 'min' : 'h');
+    const reading = readWithin(duration, text, range, 'A time', write, scale === 1 ? 'min' : 'h');
     if (!reading.ok) return reading;
     const value = Number((reading.value / scale).toPrecision(9));
     const next = { ...resin, [key]: value };
@@ -123,7 +124,7 @@
       edit: {
         kind: 'text',
         text: (r) => writeShare(r.loadLimit),
-        read: (text) => readWithin(fraction, text, { min: 0.001, max: limits.load.max }, 'A limit', writeShare, '%'),
+        read: (text) => readWithin(fraction, text, limits.mostLoad, 'A limit', writeShare, '%'),
         store: (r, v) => set(r, 'loadLimit', v),
       },
     },
@@ -146,7 +147,7 @@
       edit: {
         kind: 'text',
         text: (r) => plain(r.viscosity, 3),
-        read: readBare({ min: 0.05, max: 100 }, 'A thickness'),
+        read: readBare(limits.viscosity, 'A thickness'),
         store: (r, v) => set(r, 'viscosity', v),
       },
     },

@@ -75,8 +75,7 @@
       edit: {
         kind: 'text',
         text: (v) => (v.step ? ml(v.step) : ''),
-        read: (text) =>
-          text.trim() ? readWithin(volume, text, { min: 0.1, max: 1000 }, 'A step', ml, 'ml') : { ok: true, value: undefined },
+        read: (text) => (text.trim() ? readWithin(volume, text, limits.lines, 'A step', ml, 'ml') : { ok: true, value: undefined }),
         store: (v, to) => set(v, 'step', to),
       },
     },

@@ -52,8 +52,7 @@
   {#snippet aside()}
     {#if fitting.length}
       <select class="input ml-auto w-24! min-h-7! shrink-0 px-1! text-[13px]" aria-label="Amounts of" bind:value={amountsOf}
-        ><option value="">own amounts</option>{#each fitting as u (u.piece.id)}<option value={u.piece.id}>{u.piece.name}</option
-          >{/each}</select
+        ><option value="">own amounts</option>{#each fitting as u, i (i)}<option value={u.piece.id}>{u.piece.name}</option>{/each}</select
       >
     {/if}
     <select class="input w-22! min-h-7! shrink-0 px-1! text-[13px]" aria-label="Which way" bind:value={way}
@@ -63,7 +62,7 @@
   <Scrolled label="Steps" class="min-h-0 grow">
     {#if built.ok}
       <ol class="text-[13px]">
-        {#each built.steps as step, i (step.cup)}
+        {#each built.steps as step, i (i)}
           {@const last = i === built.steps.length - 1}
           <li class="flex gap-2 border-b border-rule px-3 py-1">
             <span class="mt-0.5 h-4 w-5 shrink-0 rounded-[2px] border border-line" style:background-color={hexOf(seen(step))}></span>
@@ -72,9 +71,7 @@
               {#if step.clearMl > 0.05}Add <b>{volume(step.clearMl)}</b> of clear.{/if}
               {#if i === 0}Tint all <b>{volume(built.startMl)}</b>:{:else if step.add.length}Add{:else if step.clearMl <= 0.05}Nothing to
                 add.{/if}
-              {#each step.add as d, k (d.colourantId)}{k ? ' + ' : ''}<b>{writeDose(d)}</b> {nameOf(d.colourantId)}{/each}{step.add.length
-                ? '.'
-                : ''}
+              {#each step.add as d, k (k)}{k ? ' + ' : ''}<b>{writeDose(d)}</b> {nameOf(d.colourantId)}{/each}{step.add.length ? '.' : ''}
               {#if last}What is left is <b>{cupOf(step).cup.name}</b>.{:else}Pour off <b>{volume(step.pourOff)}</b>: {cupOf(step).cup
                   .name}.{/if}
               <span class="text-soft">L {fixed(lightness(seen(step)), 2)}{step.stops ? `; ${stopWords[step.stops]}` : ''}</span></span

@@ -75,7 +75,7 @@
   <button type="button" class="chip" disabled={full} onclick={() => insert(at + 1)}>Insert after</button>
   <button type="button" class="chip" disabled={work.slope.cups.length <= limits.slopeCups.min} onclick={remove}>Take out</button>
   <p class="basis-full text-soft">
-    {#each cup.made.doses as d, i (d.colourantId)}{i ? ', ' : ''}{writeDose(d)} of {nameOf(d.colourantId)}{:else}Clear resin{/each}:
+    {#each cup.made.doses as d, i (i)}{i ? ', ' : ''}{writeDose(d)} of {nameOf(d.colourantId)}{:else}Clear resin{/each}:
     {writeShare(total)} of A + B, limit {writeShare(work.means.resin.loadLimit)}. In whole drops it comes {rounding < 0.05
       ? 'out as planned'
       : `ΔE ${plain(rounding, 1)} from the plan`}, lightness

@@ -72,7 +72,7 @@
     >
   </thead>
   <tbody>
-    {#each rows as row (row.name)}
+    {#each rows as row, r (r)}
       <tr>
         <th scope="row" class="w-20 pr-2 leading-none sm:w-28 text-left font-normal {row.planned ? 'font-bold text-ink' : 'text-soft'}"
           >{row.name}</th

@@ -1,6 +1,6 @@
 import { error, json } from '@sveltejs/kit';
 import type { HandMove } from '#core/simulate';
-import { handle, listen } from '$lib/server/scales';
+import { handle, isFull, listen } from '$lib/server/scales';
 
 const named = (id: unknown): id is string => typeof id === 'string' && /^[0-9a-f-]{8,64}$/.test(id);
 const within = (value: unknown, min: number, max: number): value is number => typeof value === 'number' && value >= min && value <= max;
@@ -10,12 +10,12 @@ export function GET({ url }) {
   const id = url.searchParams.get('id');
   const step = Number(url.searchParams.get('step') ?? 0.1);
   if (!named(id) || !within(step, 0.001, 10)) error(400, 'Give an id of small hex digits and hyphens, and a step of 0.001 to 10 g.');
+  if (isFull(id)) error(503, 'Fifty scales are being read already, which is more than a studio has. Close other windows and try again.');
   const encoder = new TextEncoder();
   let end: (() => void) | undefined;
   const stream = new ReadableStream<Uint8Array>({
     start(controller) {
       end = listen(id, step, (reading) => controller.enqueue(encoder.encode(`data: ${JSON.stringify(reading)}\n\n`)));
-      if (!end) controller.close();
     },
     cancel: () => end?.(),
   });

@@ -7,7 +7,7 @@
 
 {#if amounts.length}
   <ul class="flex flex-wrap gap-x-10 gap-y-2" aria-label="Amounts">
-    {#each amounts as a (a.name)}
+    {#each amounts as a, i (i)}
       <li class="flex items-start gap-3">
         {#if a.colour}<span
             class="mt-2 h-9 w-8 shrink-0 rounded-b-[8px] border border-nightline"

@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { onDestroy } from 'svelte';
   import { page } from '$app/state';
   import { stepKey, type Verdict } from '#core/document';
   import { RATIO_FLAG, ratioError } from '#core/mix';
@@ -34,24 +33,18 @@
     { value: 'change something', says: 'Change something' },
     { value: 'start over', says: 'Start over' },
   ];
-  let note = $derived(session?.pour.note ?? '');
-
-  /** What is typed and not stored yet. */
-  let waiting: { timer: ReturnType<typeof setTimeout>; store: () => void } | undefined;
-  /** Stores the note once the hand rests, or the screen is left. */
-  function keepNote(id: string) {
-    clearTimeout(waiting?.timer);
-    const typed = note;
-    const store = () => {
-      waiting = undefined;
-      void attempt(() => judge(id, { note: typed }));
-    };
-    waiting = { timer: setTimeout(store, 300), store };
+  /** What is typed, over what is stored; it stands until all of it is on the disk. */
+  let typed = $state<string>();
+  const note = $derived(typed ?? session?.pour.note ?? '');
+  /** How many writes are on their way. */
+  let writing = $state(0);
+  let unkept = $state(false);
+  async function keepNote(id: string, text: string) {
+    typed = text;
+    writing++;
+    unkept = !(await attempt(() => judge(id, { note: text })));
+    writing--;
   }
-  onDestroy(() => {
-    clearTimeout(waiting?.timer);
-    waiting?.store();
-  });
 
   const difference = (planned: number, done: number): string => {
     const by = Math.round(done - planned);
@@ -171,10 +164,19 @@
                 class="input mt-1 p-2! font-serif text-[17px] font-normal"
                 rows="5"
                 maxlength="4000"
-                bind:value={note}
-                oninput={() => keepNote(session.pour.id)}></textarea>
+                value={note}
+                oninput={(e) => keepNote(session.pour.id, e.currentTarget.value)}
+                onblur={() => !writing && !unkept && (typed = undefined)}></textarea>
             </label>
-            <p class="text-[13px] text-soft">Kept as you type.</p>
+            <p class="text-[13px] text-soft" role="status">
+              {writing
+                ? 'Being kept.'
+                : unkept
+                  ? 'Not kept yet: type on, or export the studio first.'
+                  : note
+                    ? 'Kept.'
+                    : 'Kept as you type.'}
+            </p>
           </div>
         {/if}
       </Sheet>

@@ -31,7 +31,7 @@
 <div class="min-h-0 shrink-0 pt-1" bind:clientWidth={width}>
   {#if width > 0}
     <svg {width} height={bottom + 40} class="block text-[12px]" role="img" aria-label="Windows of the batch, minutes after mixing">
-      {#each rows as row, i (row.name)}
+      {#each rows as row, i (i)}
         {@const y = TOP + i * ROW}
         <text x="12" y={y + 13} class="fill-ink text-[13px]">{row.name}</text>
         <rect x={x(row.from)} y={y + 2} width={Math.max(0, x(row.until) - x(row.from))} height="14" class={row.tone} />

@@ -55,7 +55,7 @@
   <p>
     A {volume(cup.parts.aMl)}, B {volume(cup.parts.bMl)}. Colourant {writeShare(cup.load)} of the {writeShare(cup.limit)} this resin takes.
   </p>
-  {#each parts as { colourant, load } (colourant.id)}
+  {#each parts as { colourant, load }, i (i)}
     {@const dose = cup.doses.find((d) => d.colourantId === colourant.id)}
 
     <LiveField

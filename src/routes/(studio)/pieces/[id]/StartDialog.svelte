@@ -11,7 +11,7 @@
   import { startPour } from '$lib/store/pours';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
-  import { clockTime, offsetAt, weekday } from '$lib/ui/clock.svelte';
+  import { dayAndTime, offsetAt } from '$lib/ui/clock.svelte';
   import Field from '$lib/ui/Field.svelte';
   import BenchChange from './BenchChange.svelte';
 
@@ -51,7 +51,7 @@
 
   const pour = $derived(plan.pours[number]);
   /** What is not as it should be below this pour, in sentences. */
-  const below = $derived(open ? whatIsBelow(plan, standing, number, Date.now(), (ms) => `${weekday(ms)} ${clockTime(ms)}`) : []);
+  const below = $derived(open ? whatIsBelow(plan, standing, number, Date.now(), dayAndTime) : []);
 
   const reading = $derived(read(text));
   const session = $derived(pour?.batches.length ? planTogether([{ plan, pour: number }], plan.means) : undefined);

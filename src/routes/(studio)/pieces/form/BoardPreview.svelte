@@ -53,13 +53,13 @@
     <Scrolled label="Work on the board" class="border-t border-rule px-3 py-2 text-[13px] lg:max-h-60">
       <h3 class="font-bold">Before the resin, {writeHours(hoursBefore(piece, means.method))}</h3>
       <ol class="mt-1 flex list-decimal flex-col gap-1 pl-5">
-        {#each workBefore(piece, means.method) as w (w.does)}
+        {#each workBefore(piece, means.method) as w, i (i)}
           <li>{w.does} <span class="text-soft">{w.why} {writeHours(w.hours)}.{w.caution ? ` ${w.caution}` : ''}</span></li>
         {/each}
       </ol>
       <h3 class="mt-3 font-bold">After the last coat</h3>
       <ol class="mt-1 flex list-decimal flex-col gap-1 pl-5">
-        {#each workAfter(piece, means.method) as w (w.does)}
+        {#each workAfter(piece, means.method) as w, i (i)}
           <li>{w.does} <span class="text-soft">{w.why}{w.caution ? ` ${w.caution}` : ''}</span></li>
         {/each}
       </ol>

@@ -41,8 +41,7 @@
           ></th
         >
         <td
-          >{#each cup.made.doses as d (d.colourantId)}<span class="block"><b>{writeDose(d)}</b> {nameOf(d.colourantId)}</span
-            >{:else}clear{/each}</td
+          >{#each cup.made.doses as d, i (i)}<span class="block"><b>{writeDose(d)}</b> {nameOf(d.colourantId)}</span>{:else}clear{/each}</td
         >
         <td class="whitespace-nowrap">{writeShare(cup.made.recipe.reduce((sum, p) => sum + p.load, 0))}</td>
         <td>{fixed(lightness(cup.madeSeen), 2)}</td>

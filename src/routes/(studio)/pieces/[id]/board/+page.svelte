@@ -10,15 +10,16 @@
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import { said } from '$lib/ui/said.svelte';
+  import Missing from '$lib/ui/Missing.svelte';
   import Confirm from '$lib/ui/Confirm.svelte';
   import BoardForm from '../../BoardForm.svelte';
 
   const id = $derived(page.params['id']!);
   const stored = $derived.by(() => {
     const key = id;
-    return new Live(() => readPiece(key));
+    return new Live(async () => ({ found: await readPiece(key) }));
   });
-  const piece = $derived(stored.current);
+  const piece = $derived(stored.current?.found);
   let removing = $state(false);
 
   const local = (iso: string | undefined): string =>
@@ -47,13 +48,17 @@
   const write = (mm: number): string => writeLength(mm, shared.settings?.length ?? 'mm');
   const readGap = (text: string) => readWithin(length, text, limits.gap, 'A space', write, shared.settings?.length);
 
+  /** Years a calendar here reaches: a slip of the keyboard is none of them. */
+  const inYears = (text: string): boolean => !text || /^(19[7-9]|20\d|21\d)\d-/.test(text);
+  const astray = $derived(inYears(pourAt) && inYears(dueOn) ? '' : 'Give a year from 1970 to 2199.');
+
   /** What the form decides, so that leaving an answer out takes it off the piece. */
   const ASKED = ['wallHeight', 'tapeOff', 'clock', 'hangerKg', 'pourAt', 'dueOn', 'beside'] as const;
 
   async function save({ resinId: _, ...answers }: BoardAnswers, { sea }: { sea?: Sea }) {
-    const moment = pourAt ? new Date(pourAt).toISOString() : undefined;
     const space = readGap(gap);
-    if (besideId && !space.ok) return;
+    if ((besideId && !space.ok) || astray) return;
+    const moment = pourAt ? new Date(pourAt).toISOString() : undefined;
     const stored = await attempt(() =>
       editPiece(id, 'Change the board', (old) => {
         const shaped = withShape(old, answers.shape);
@@ -104,6 +109,7 @@
             <label class="block text-[13px] font-semibold"
               >Due on<input type="date" class="input mt-0.5 font-normal" bind:value={dueOn} /></label
             >
+            {#if astray}<p class="self-end text-[13px] text-buoy" role="alert">{astray}</p>{/if}
           </div>
         {/snippet}
         {#snippet beside()}
@@ -115,6 +121,13 @@
     <Confirm bind:open={removing} title="Remove {piece.name}?" does="Remove it" onconfirm={remove}
       >Its drawing and its coats go. Pours already in the log stay there.</Confirm
     >
+  {:else if stored.current && !piece}
+    <Missing
+      says="This piece is not in the studio"
+      why="It was removed, or the studio was replaced by another file."
+      href="/pieces"
+      on="All pieces"
+    />
   {:else}
     <p class="text-soft" aria-busy="true">Reading the piece.</p>
   {/if}

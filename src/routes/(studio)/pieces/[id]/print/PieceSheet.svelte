@@ -98,7 +98,7 @@
             class="fill-ink stroke-paper text-[11px] font-bold [paint-order:stroke]"
             stroke-width="3">{end.name}</text
           >{/each}
-        {#each figures as f (f.name)}<text
+        {#each figures as f, i (i)}<text
             x={f.at.x * view.scale}
             y={f.at.y * view.scale + 4}
             text-anchor="middle"

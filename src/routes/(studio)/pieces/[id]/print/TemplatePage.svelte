@@ -52,7 +52,7 @@
         stroke-dasharray={line.what === 'curve' && !line.id.startsWith('shoreline') ? '3 1.500' : undefined}
       />
     {/each}
-    {#each names as n (n.name)}<text x={n.at.x} y={n.at.y} text-anchor="middle" class="fill-soft font-serif italic" font-size="5"
+    {#each names as n, i (i)}<text x={n.at.x} y={n.at.y} text-anchor="middle" class="fill-soft font-serif italic" font-size="5"
         >{n.name}</text
       >{/each}
     {#if sheet.column > 0}<path

@@ -1,0 +1,138 @@
+import { readFileSync } from 'node:fs';
+import type { Coat, Piece, Studio } from '#core/document';
+import { emptyStudio } from '#core/document';
+import { seeded } from '#core/geometry';
+
+/**
+ * Documents that the schema lets through, made at random with a liking for its bounds. What names something names what is
+ * there, and what must hang together does, so that every one of them is a studio that opens.
+ */
+
+type Schema = Record<string, unknown> & { $ref?: string; enum?: unknown[]; const?: unknown; oneOf?: Schema[]; type?: string };
+const root = JSON.parse(readFileSync(new URL('../../docs/format/studio-2.json', import.meta.url), 'utf8')) as {
+  $defs: Record<string, Schema>;
+};
+
+type Chance = () => number;
+const one = <T>(chance: Chance, list: readonly T[]): T => list[Math.floor(chance() * list.length)]!;
+
+function number(schema: Schema, chance: Chance): number {
+  const [min, over, max] = [schema['minimum'], schema['exclusiveMinimum'], schema['maximum']] as (number | undefined)[];
+  const low = min ?? (over !== undefined ? over + Number.MIN_VALUE : -1000);
+  const high = max ?? 1000;
+  const whole = schema.type === 'integer';
+  const pick = chance();
+  const value =
+    pick < 0.15
+      ? low
+      : pick < 0.3
+        ? high
+        : pick < 0.4 && low >= 0
+          ? Math.max(low, high * 10 ** (-9 * chance()))
+          : low + (high - low) * chance();
+  return whole ? Math.min(high, Math.max(low, Math.round(value))) : value;
+}
+
+/** A value of a schema. */
+function sample(schema: Schema, chance: Chance): unknown {
+  if (schema.$ref) return sample(root.$defs[schema.$ref.split('/').at(-1)!]!, chance);
+  if (schema.enum) return one(chance, schema.enum);
+  if ('const' in schema) return schema.const;
+  if (schema.oneOf) return sample(one(chance, schema.oneOf), chance);
+  switch (schema.type) {
+    case 'object': {
+      const required = (schema['required'] ?? []) as string[];
+      const properties = (schema['properties'] ?? {}) as Record<string, Schema>;
+      const keys = Object.keys(properties).filter((key) => required.includes(key) || chance() < 0.4);
+      return Object.fromEntries(keys.map((key) => [key, sample(properties[key]!, chance)]));
+    }
+    case 'array': {
+      const items = schema['items'] as Schema | Schema[];
+      if (Array.isArray(items)) return items.map((item) => sample(item, chance));
+      const [least, most] = [(schema['minItems'] as number) ?? 0, Math.min((schema['maxItems'] as number) ?? 3, 4)];
+      const n = least + Math.floor(chance() * (Math.max(least, most) - least + 1));
+      return Array.from({ length: n }, () => sample(items, chance));
+    }
+    case 'number':
+    case 'integer':
+      return number(schema, chance);
+    case 'boolean':
+      return chance() < 0.5;
+    default:
+      return text(schema, chance);
+  }
+}
+
+function text(schema: Schema, chance: Chance): string {
+  if (schema['format'] === 'date-time') return one(chance, ['1970-01-01T00:00:00Z', '2026-11-25T13:36:00Z', '2199-12-31T23:59:59.999Z']);
+  if (schema['format'] === 'date') return one(chance, ['1970-01-01', '2026-11-25', '2199-12-31']);
+  if (/a-z0-9-/.test(String(schema['pattern']))) return `id-${Math.floor(chance() * 1e9)}`;
+  const most = (schema['maxLength'] as number | undefined) ?? 80;
+  return one(chance, ['a', 'A name', ' spaced ', '“quoted”', 'x'.repeat(most)]).slice(0, most);
+}
+
+const made = <T>(name: string, chance: Chance): T => sample(root.$defs[name]!, chance) as T;
+
+/** A piece whose parts hang together as the document asks. */
+function piece(studio: Studio, chance: Chance): Piece {
+  const p = made<Piece>('Piece', chance);
+  p.id = 'piece';
+  delete p.beside;
+  if (p.edge === 'wall') p.wallHeight ??= 12;
+  if (p.shape.kind === 'rectangle' || p.shape.kind === 'plank') delete p.shape.corner;
+  if (p.shape.kind === 'plank') p.shape = { ...p.shape, width: 500, height: 180, handle: { length: 120, width: 60 } };
+  if (p.shape.kind === 'outline')
+    p.shape = {
+      kind: 'outline',
+      rings: [
+        [
+          { x: 0, y: 0 },
+          { x: 200, y: 5 },
+          { x: 150, y: 180 },
+          { x: 0, y: 160 },
+        ],
+      ],
+    };
+  p.sea.edges = p.sea.edges.slice(0, 3);
+  p.sea.coasts?.forEach((coast, i) => {
+    coast.id = `coast-${i}`;
+    coast.edges = coast.edges.slice(0, p.sea.edges.length);
+    if (coast.points.length < 3) coast.closed = false;
+    if (coast.closed) coast.edges = coast.edges.filter((edge) => edge.length > 2);
+  });
+  p.sea.breakers?.forEach((b, i) => (b.id = `breaker-${i}`));
+  if (p.sea.gravel && p.sea.gravel.to <= p.sea.gravel.from) delete p.sea.gravel;
+  p.dressings?.forEach((d, i) => (d.id = `dressing-${i}`));
+  p.coats = p.coats.slice(0, 6);
+  p.coats.forEach((coat, i) => coatOf(coat, i, p, studio, chance));
+  return p;
+}
+
+function coatOf(coat: Coat, i: number, p: Piece, { resins, colourants }: Studio, chance: Chance): void {
+  coat.id = `coat-${i}`;
+  coat.resinId = one(chance, resins).id;
+  if (coat.waits) coat.waits = i > 0 ? { ...coat.waits, coatId: `coat-${Math.floor(chance() * i)}` } : undefined!;
+  if (!coat.waits) delete coat.waits;
+  if (coat.over?.kind === 'strip' && coat.over.to <= coat.over.from) delete coat.over;
+  if (coat.kind === 'wave') delete coat.along;
+  if (coat.kind === 'sea') {
+    const tint = coat.tints[0]!;
+    coat.tints = Array.from({ length: p.sea.edges.length + 1 }, (_, k) => coat.tints[k] ?? tint);
+    if ((coat.bed ?? 0) >= coat.film) delete coat.bed;
+  }
+  const tints = coat.kind === 'sea' ? coat.tints : coat.kind === 'wave' ? [coat.white] : 'tint' in coat ? [coat.tint] : [];
+  for (const tint of tints) tint.recipe.forEach((part) => (part.colourantId = one(chance, colourants).id));
+}
+
+/** A studio of one piece, of resins, colourants and habits at their bounds. The same seed gives the same one. */
+export function nastyStudio(seed: number): Studio {
+  const chance = seeded(seed);
+  const studio = emptyStudio();
+  studio.resins = [0, 1].map((i) => ({ ...made<Studio['resins'][0]>('Resin', chance), id: `resin-${i}` }));
+  studio.colourants = [0, 1, 2].map((i) => ({ ...made<Studio['colourants'][0]>('Colourant', chance), id: `colourant-${i}` }));
+  studio.method = made('Method', chance);
+  studio.rooms = [{ ...made<Studio['rooms'][0]>('Room', chance), id: 'room' }];
+  studio.settings = { ...made<Studio['settings']>('Settings', chance), roomId: 'room' };
+  studio.pieces = [piece(studio, chance)];
+  return studio;
+}
