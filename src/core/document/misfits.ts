@@ -40,11 +40,16 @@ function placeOf({ path }: Problem): { from: string; index: number; rest: string
  */
 export function sortOut(rows: Rows): Sorted {
   const misfits: Misfit[] = [];
-  let left: Rows = { ...rows };
+  // what is not there at all is named by its place too, as a thing of the wrong kind is
+  let left: Rows = { ...rows, settings: rows.settings ?? null, method: rows.method ?? null };
   for (let round = 0; round < ROUNDS; round++) {
     const studio = { format: 'nerite-studio', version: 2, ...left };
     const problems = problemsOf(studio);
-    if (!problems.length) return { studio: studio as Studio, misfits };
+    if (!problems.length)
+      return {
+        studio: studio as Studio,
+        misfits: misfits.map((m) => (m.from === 'settings' || m.from === 'method' ? { ...m, row: rows[m.from] } : m)),
+      };
     const found = withoutMisfits(left, problems);
     misfits.push(...found.misfits);
     left = found.rows;

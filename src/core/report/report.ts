@@ -110,6 +110,9 @@ function areasReport({ cut, piece }: PiecePlan) {
   };
 }
 
+/** A moment in UTC; a film in a cold room may come to none that a calendar has. */
+const writeMoment = (ms: number): string => (Math.abs(ms) <= 8.64e15 ? new Date(ms).toISOString() : 'not within 60 days');
+
 const workReport = ({ does, why, hours, caution }: Work) => ({ does, why, hours: r(hours), ...(caution && { caution }) });
 
 /** What stands on the board when all is poured, and what the piece weighs. */
@@ -149,8 +152,8 @@ export function pieceReport(piece: Piece, studio: Studio, now: number, offset: n
     pours: plan.pours.map((_, i) => pourReport(plan, i, studio.settings)),
     calendar: standing.stretches.map((s) => ({
       doing: s.doing,
-      from: new Date(s.from).toISOString(),
-      until: Number.isFinite(s.until) ? new Date(s.until).toISOString() : 'not within 60 days',
+      from: writeMoment(s.from),
+      until: writeMoment(s.until),
       planned: s.planned,
     })),
     quote: quoteReport(plan, studio),

@@ -77,6 +77,8 @@ export interface TableState {
   filter: string;
 }
 
+const VERSION = 5;
+
 class NeriteDb extends Dexie {
   pieces!: EntityTable<Piece, 'id'>;
   resins!: EntityTable<Resin, 'id'>;
@@ -139,7 +141,15 @@ class NeriteDb extends Dexie {
         const before = (await old.table('kept').get('before'))?.value as Studio | undefined;
         if (before) await old.table('kept').put({ name: 'before', value: toldStudio(upgradedStudio(before) as unknown as Studio) });
       });
-    this.version(5).stores({ aside: '++id' });
+    this.version(VERSION).stores({ aside: '++id' });
+    // the library opens what a later version stored; its rows would look wrong to this one, and must not be touched by it
+    this.on(
+      'ready',
+      () => {
+        if (this.backendDB().version > VERSION * 10) throw new Dexie.VersionError('stored by a later version');
+      },
+      true,
+    );
   }
 }
 

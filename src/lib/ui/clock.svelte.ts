@@ -42,7 +42,7 @@ export const weekday = (ms: number): string => day.format(ms).replace(',', '');
 export const dayMonth = (ms: number): string => date.format(ms);
 
 /** "Wed 25 13:36"; a film in a cold room may come to no moment at all. */
-export const dayAndTime = (ms: number): string => (Number.isFinite(ms) ? `${weekday(ms)} ${clockTime(ms)}` : 'not within 60 days');
+export const dayAndTime = (ms: number): string => (Math.abs(ms) <= 8.64e15 ? `${weekday(ms)} ${clockTime(ms)}` : 'not within 60 days');
 
 /** Midnight at the beginning of the day so many days after the one a moment lies in; days of the calendar, of 23 or 25 h too. */
 export function dayFrom(ms: number, days: number): number {

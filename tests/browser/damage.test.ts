@@ -1,0 +1,125 @@
+import assert from 'node:assert/strict';
+import { openStudio } from '#core/document';
+import { all, damages, put } from './damage';
+import { exportStudio, plainServer, until, visit } from './help';
+
+const screens = ['/pieces', '/pieces/kelp-cove-3', '/tints', '/mix', '/log', '/shelf', '/settings'];
+
+for (const { name, aside, does } of damages)
+  visit(`${name} is put aside, and every screen works`, { allow: /./ }, async ({ page, base }) => {
+    await page.goto(`${base}/pieces`);
+    await page.getByText('Kelp Cove III').first().waitFor();
+    await does(page);
+    await page.goto(`${base}/pieces`);
+    if (aside) await page.getByText('could not be read and').waitFor();
+    for (const path of screens) {
+      await page.goto(base + path);
+      await page.locator('[aria-busy=true]').waitFor({ state: 'detached' });
+      await page.locator('h1').first().waitFor();
+      await until(
+        () => page.getByText('could not be shown').count(),
+        (n) => n === 0,
+        `${path} with ${name}`,
+      );
+    }
+    assert.equal(await page.getByRole('button', { name: 'Save it as it is' }).count(), aside);
+    const opened = openStudio(await exportStudio(page, base));
+    assert.equal(opened.ok, true, opened.ok ? '' : JSON.stringify(opened.problems[0]));
+  });
+
+visit('what was put aside is saved as it is, and taken off when that is asked twice', { allow: /./ }, async ({ page, base }) => {
+  await page.goto(`${base}/pieces`);
+  await page.getByText('Kelp Cove III').first().waitFor();
+  await damages[2]!.does(page);
+  await page.goto(`${base}/settings`);
+  await page.getByText('Kelp Cove I, a piece').waitFor();
+  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save it as it is' }).click()]);
+  const chunks: Buffer[] = [];
+  for await (const chunk of await file.createReadStream()) chunks.push(chunk as Buffer);
+  const row = JSON.parse(Buffer.concat(chunks).toString()) as { id: string; shape: unknown };
+  assert.deepEqual([row.id, row.shape], ['kelp-cove-1', null]);
+  await page.getByRole('button', { name: 'Remove it' }).click();
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Remove it' }).click();
+  await page.getByText('Put aside').waitFor({ state: 'detached' });
+  assert.equal((await all(page, 'aside')).length, 0);
+});
+
+visit(
+  'a studio of a later version is left alone, saved as it is, and given up only when that is asked',
+  { allow: /./ },
+  async ({ page, base }) => {
+    await page.goto(`${base}/pieces`);
+    await page.getByText('Kelp Cove III').first().waitFor();
+    await page.goto(`${base}/api/health`);
+    await page.evaluate(
+      () =>
+        new Promise<void>((resolve, reject) => {
+          const open = indexedDB.open('nerite', 900);
+          open.onsuccess = () => {
+            open.result.close();
+            resolve();
+          };
+          open.onerror = () => reject(open.error);
+        }),
+    );
+    await page.goto(`${base}/pieces`);
+    await page.getByText('stored by a later Nerite').or(page.getByText('written by a later Nerite')).waitFor();
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save everything as it is' }).click(),
+    ]);
+    const chunks: Buffer[] = [];
+    for await (const chunk of await file.createReadStream()) chunks.push(chunk as Buffer);
+    const raw = JSON.parse(Buffer.concat(chunks).toString()) as { tables: Record<string, unknown[]> };
+    assert.ok(raw.tables['pieces']!.length > 3);
+    await page.getByRole('button', { name: 'Start empty' }).click();
+    await page.getByRole('alertdialog').getByRole('button', { name: 'Start empty' }).click();
+    await page.getByRole('link', { name: 'Kelp Cove III' }).waitFor();
+  },
+);
+
+visit('a studio that does not open is said to be held after ten seconds', { server: plainServer }, async ({ page, base, context }) => {
+  await context.addInitScript(`const open = IDBFactory.prototype.open;
+    IDBFactory.prototype.open = function (...args) { return String(args[0]) === 'nerite' ? { addEventListener() {} } : open.apply(this, args); };`);
+  await page.goto(`${base}/pieces`);
+  await page.getByText('Nerite still waits for the browser').waitFor({ timeout: 20_000 });
+});
+
+visit(
+  'one slope on two coats, two tints of a name, two waves in one pour beside another piece: no screen ends',
+  {},
+  async ({ page, base }) => {
+    await page.goto(`${base}/pieces`);
+    await page.getByText('Kelp Cove III').first().waitFor();
+    type Coat = Record<string, unknown> & { id: string; kind: string; tints?: { name: string }[] };
+    const pieces = await all<{ id: string; coats: Coat[] }>(page, 'pieces');
+    const piece = pieces.find((p) => p.id === 'kelp-cove-1')!;
+    const twice = piece.coats.flatMap((coat): Coat[] => {
+      if (coat.kind === 'sea') {
+        const tints = coat.tints!.map((t) => ({ ...t, name: 'Blue' }));
+        const sea = { ...coat, tints, slopeId: 'slack-water' };
+        return [sea, { ...sea, id: `${coat.id}-again` }];
+      }
+      return coat.kind === 'wave' ? [coat, { ...coat, id: `${coat.id}-again`, samePour: true }] : [coat];
+    });
+    await put(page, 'pieces', { ...piece, coats: twice });
+    const paths = [
+      '/pieces/kelp-cove-1',
+      '/pieces/kelp-cove-1/print',
+      '/pieces/kelp-cove-1/print?what=template',
+      '/mix?with=kelp-cove-1:1,kelp-cove-2:0',
+      '/mix?with=kelp-cove-1:0,kelp-cove-2:0',
+      '/mix/sheet?with=kelp-cove-1:1,kelp-cove-2:0',
+      '/tints?slope=slack-water',
+    ];
+    for (const path of paths) {
+      await page.goto(base + path);
+      await page.locator('[aria-busy=true]').waitFor({ state: 'detached' });
+      await page.locator('h1').first().waitFor();
+      assert.equal(await page.getByText('could not be shown').count(), 0, path);
+    }
+    await page.goto(`${base}/pieces/kelp-cove-1`);
+    for (const tab of ['The batch on the clock']) await page.getByRole('tab', { name: tab }).click();
+    assert.equal(await page.getByText('could not be shown').count(), 0);
+  },
+);
