@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { stepKey, type Pour, type PourEvent, type StepRef } from '#core/document';
-import { extraHeat, plannedBesideDone, readSession, standing, standingOf, unknownEvents, weighed } from '#core/record';
+import { extraHeat, plannedBesideDone, readSession, standing, standingOf, stands, unknownEvents, weighed } from '#core/record';
 import { empty, means, near, piece, plan, pourOf, sample, type Said } from '../help';
 
 const t0 = Date.parse('2026-11-25T10:00:00Z');
@@ -141,4 +141,20 @@ test('the sample studio has planned pieces, one curing, and two finished with di
   assert.ok(all.filter((s) => s.pours.length === 0).length >= 3);
   assert.equal(all.filter((s) => s.pours.length && !s.next).length, 2);
   assert.equal(new Set(studio.pours.flatMap((p) => p.verdict ?? [])).size, 2);
+});
+
+test('one step tapped in two windows happened once; a weight, a note and a pass more may come twice', () => {
+  const at = '2026-11-25T13:36:00Z';
+  const step = { does: 'pour' as const, piece: 'a', coat: 'b', role: 'tint' as const, tint: 1 };
+  const did: PourEvent = { seq: 1, at, kind: 'did', step };
+  const mixed: PourEvent = { seq: 2, at, kind: 'mixed', batch: 0 };
+  assert.equal(stands({ ...did, seq: 3 }, [did, mixed]), true);
+  assert.equal(stands({ ...mixed, seq: 3 }, [did, mixed]), true);
+  assert.equal(stands({ seq: 3, at, kind: 'mixed', batch: 1 }, [did, mixed]), false);
+  const undone: PourEvent = { seq: 3, at, kind: 'undone', undoes: 1 };
+  assert.equal(stands({ ...did, seq: 4 }, [did, mixed, undone]), false);
+  assert.equal(stands({ ...undone, seq: 4 }, [did, mixed, undone]), true);
+  assert.equal(stands({ seq: 4, at, kind: 'abandoned', why: '' }, [did, { seq: 3, at, kind: 'done' }]), true);
+  for (const again of [{ kind: 'note', text: 'x' }, { kind: 'heat pass' }] as const)
+    assert.equal(stands({ ...again, seq: 2, at }, [{ ...again, seq: 1, at }]), false);
 });

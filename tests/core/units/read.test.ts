@@ -1,7 +1,20 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { film, fraction, inUnit, length, mass, read, readWithin, temperature, volume, duration, type Quantity } from '#core/units';
+import {
+  film,
+  fraction,
+  inUnit,
+  length,
+  mass,
+  read,
+  readRatio,
+  readWithin,
+  temperature,
+  volume,
+  duration,
+  type Quantity,
+} from '#core/units';
 import { near } from '../help';
 
 const value = (q: Quantity, text: string, assume?: string): number => {
@@ -84,4 +97,23 @@ test('nothing that is typed makes it throw', () => {
       assert.ok(reading.ok ? Number.isFinite(reading.value) : reading.says.length > 10);
     }),
   );
+});
+
+test('a page pasted into a field is refused at once, and so is a desert of blanks', () => {
+  const blanks = ' '.repeat(100_000);
+  for (const text of [
+    `1${blanks}2`,
+    `1${blanks}to${blanks}x`,
+    '1'.repeat(100_000),
+    '/'.repeat(100_000),
+    `${blanks}:${blanks}`,
+    '1 '.repeat(50_000),
+  ]) {
+    const start = performance.now();
+    assert.equal(read(length, text).ok, false);
+    assert.equal(readRatio(text).ok, false);
+    assert.ok(performance.now() - start < 500, text.slice(0, 20));
+  }
+  assert.match(says(length, 'x'.repeat(300)), /is too long\. Write it in up to 200 letters/);
+  assert.deepEqual(readRatio(`2${blanks}:${blanks}1`), { ok: true, a: 2, b: 1 });
 });

@@ -110,16 +110,11 @@
 
 <svelte:head><title>Settings · Nerite</title></svelte:head>
 
-{#snippet files()}
-  <StudioFile />
-  {#if shared.aside?.length}<PutAside aside={shared.aside} />{/if}
-{/snippet}
-
 <main class="flex flex-col gap-3 p-4">
   <h1 class="text-[28px]">Settings</h1>
-  {#if settings && room && method}
-    <div class="grid items-start gap-3 lg:grid-cols-2">
-      <div class="flex flex-col gap-3">
+  <div class="grid items-start gap-3 lg:grid-cols-2">
+    <div class="flex flex-col gap-3">
+      {#if settings}
         <Sheet title="Units" aside="any unit may be typed anywhere">
           <div class="grid gap-4 p-4 sm:grid-cols-3">
             <Choice label="Lengths" value={settings.length} options={same('mm', 'cm', 'in')} onchange={(length) => set({ length })} />
@@ -146,9 +141,13 @@
             />
           </div>
         </Sheet>
-        {@render files()}
-        <Preparation {method} />
-      </div>
+      {/if}
+      <!-- the way out of whatever is damaged stands here before anything else is read -->
+      <StudioFile />
+      {#if shared.aside?.length}<PutAside aside={shared.aside} />{/if}
+      {#if method}<Preparation {method} />{/if}
+    </div>
+    {#if settings && room && method}
       <div class="flex flex-col gap-3">
         <Sheet title="Room" aside="every clock runs on it">
           <div class="grid gap-4 p-4 sm:grid-cols-2">
@@ -239,8 +238,6 @@
           </div>
         </Sheet>
       </div>
-    </div>
-  {:else}
-    {@render files()}
-  {/if}
+    {/if}
+  </div>
 </main>

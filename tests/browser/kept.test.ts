@@ -1,0 +1,115 @@
+import assert from 'node:assert/strict';
+import { test } from 'node:test';
+import type { Page } from 'playwright-core';
+import { exportStudio, demoServer, openFile, until, visit } from './help';
+import { all, put } from './damage';
+import { killed } from './killed';
+
+test('what reads as kept is on the disk: ten kills lose nothing', { timeout: 280_000 }, async () => {
+  assert.equal(await killed(await demoServer(), 10), 0);
+});
+
+type Row = Record<string, unknown>;
+const piecesShown = async (page: Page, base: string): Promise<void> => {
+  await page.goto(`${base}/pieces`);
+  await page.getByText('Kelp Cove III').first().waitFor();
+};
+
+visit('the same step tapped in two windows counts once', {}, async ({ page, base, context }) => {
+  await piecesShown(page, base);
+  await page.goto(`${base}/pieces/kelp-cove-2`);
+  await page.getByRole('button', { name: 'Start the pour' }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await page.waitForURL('**/pour/**');
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await Promise.all([page, other].map((p) => p.locator('.button-bench-main').waitFor()));
+  const tap = `document.querySelector('.button-bench-main').click()`;
+  await Promise.all([page.evaluate(tap), other.evaluate(tap)]);
+  const id = page.url().split('/').at(-1)!;
+  const did = async (): Promise<Row[]> => (await all<Row>(page, 'events')).filter((e) => e['pourId'] === id);
+  await until(did, (e) => e.length > 0, 'events');
+  await page.waitForTimeout(500);
+  const steps = (await did()).map((e) => JSON.stringify([e['kind'], e['batch'], e['step']]));
+  assert.equal(new Set(steps).size, steps.length, steps.join());
+});
+
+visit('edits of one row in two windows each keep their own field', {}, async ({ page, base, context }) => {
+  await piecesShown(page, base);
+  const other = await context.newPage();
+  await page.goto(`${base}/shelf?view=resins`);
+  await other.goto(`${base}/shelf?view=resins`);
+  const before = (await all<Row>(page, 'resins')).find((r) => r['id'])!;
+  const type = async (p: Page, cell: number, text: string): Promise<void> => {
+    await p.locator(`button[data-row="0"][data-column="${cell}"]`).click();
+    await p.keyboard.press('Control+a');
+    await p.keyboard.type(text);
+  };
+  const heads = await page.getByRole('columnheader').allInnerTexts();
+  const at = (name: RegExp): number => heads.findIndex((h) => name.test(h));
+  assert.ok(at(/working/) > 0 && at(/gels/) > 0, heads.join('|'));
+  await page.bringToFront();
+  await type(page, at(/working/), '41 min');
+  await other.bringToFront();
+  await type(other, at(/gels/), '333 min');
+  await Promise.all([page, other].map((p) => p.keyboard.press('Enter')));
+  await until(
+    async () => (await all<Row>(page, 'resins')).filter((r) => r['workingMin'] === 41 && r['gelMin'] === 333).length,
+    (n) => n === 1,
+    JSON.stringify(before),
+  );
+});
+
+visit(
+  'another studio put in place of this one says what is being poured, and leaves no event behind',
+  { allow: /not in the studio/ },
+  async ({ page, base, context }) => {
+    await piecesShown(page, base);
+    await page.goto(`${base}/pieces/kelp-cove-2`);
+    await page.getByRole('button', { name: 'Start the pour' }).click();
+    await page.getByRole('button', { name: 'Start', exact: true }).click();
+    await page.waitForURL('**/pour/**');
+    await page.locator('.button-bench-main').waitFor();
+    const other = await context.newPage();
+    const text = await exportStudio(other, base);
+    await openFile(other, base, text.replace(/"id": "pour-[a-z0-9]{6,}"/g, '"id": "pour-elsewhere"'));
+    await other.getByText('is being poured now').waitFor();
+    await other.getByRole('button', { name: 'Open it' }).click();
+    await other.getByText('The studio was replaced').waitFor();
+    await page.getByText('This pour is not in the studio').waitFor();
+    const ids = new Set((await all<Row>(other, 'pours')).map((p) => p['id']));
+    for (const event of await all<Row>(other, 'events')) assert.ok(ids.has(event['pourId'] as string));
+  },
+);
+
+visit('undo brings back with a piece the colourant that was taken off the shelf meanwhile', {}, async ({ page, base }) => {
+  await piecesShown(page, base);
+  // a colourant only this tint uses
+  type Piece = Row & { id: string; coats: (Row & { kind: string; tints?: { recipe: { colourantId: string; load: number }[] }[] })[] };
+  const [colourant] = await all<Row>(page, 'colourants');
+  await put(page, 'colourants', { ...colourant, id: 'only-here', name: 'Only here' });
+  const piece = (await all<Piece>(page, 'pieces')).find((p) => p.id === 'kelp-cove-1')!;
+  const sea = piece.coats.find((c) => c.kind === 'sea')!;
+  sea.tints![0]!.recipe = [{ colourantId: 'only-here', load: 0.01 }];
+  await put(page, 'pieces', piece);
+  await page.goto(`${base}/pieces/kelp-cove-1`);
+  await page.getByRole('button', { name: 'Deep', exact: true }).click();
+  await page.getByRole('button', { name: 'Take Only here off' }).click();
+  await page.getByRole('button', { name: 'Take Only here off' }).waitFor({ state: 'detached' });
+  await page.goto(`${base}/shelf?view=colourants`);
+  await page.getByRole('button', { name: 'Remove Only here' }).click();
+  await until(
+    () => all<Row>(page, 'colourants'),
+    (rows) => rows.every((r) => r['id'] !== 'only-here'),
+    'taken off',
+  );
+  await page.goto(`${base}/pieces/kelp-cove-1`);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await until(
+    () => all<Row>(page, 'colourants'),
+    (rows) => rows.some((r) => r['id'] === 'only-here'),
+    'back',
+  );
+  await page.goto(`${base}/settings`);
+  assert.equal(await page.getByText('could not be read').count(), 0);
+});
