@@ -127,12 +127,13 @@ switch (command) {
     console.log('All tests passed.');
     break;
   }
-  case 'bench': {
+  case 'bench':
+  case 'attack': {
     install();
     process.env.CHROMIUM_PATH = browser();
     script('generate');
     build();
-    const { status } = spawnSync(process.execPath, ['--import', 'tsx', 'tools/bench.ts'], { stdio: 'inherit' });
+    const { status } = spawnSync(process.execPath, ['--import', 'tsx', `tools/${command}.ts`, ...args], { stdio: 'inherit' });
     process.exit(status ?? 1);
     break;
   }
@@ -144,5 +145,5 @@ switch (command) {
     break;
   }
   default:
-    stop('Give one of: demo, test, bench, plan.');
+    stop('Give one of: demo, test, bench, attack, plan.');
 }
