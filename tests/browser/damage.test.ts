@@ -1,7 +1,9 @@
 import assert from 'node:assert/strict';
+import type { Page } from 'playwright-core';
 import { openStudio } from '#core/document';
+import { seeded } from '#core/geometry';
 import { all, damages, put } from './damage';
-import { exportStudio, plainServer, until, visit } from './help';
+import { exportStudio, openFile, plainServer, until, visit } from './help';
 
 const screens = ['/pieces', '/pieces/kelp-cove-3', '/tints', '/mix', '/log', '/shelf', '/settings'];
 
@@ -121,5 +123,85 @@ visit(
     await page.goto(`${base}/pieces/kelp-cove-1`);
     for (const tab of ['The batch on the clock']) await page.getByRole('tab', { name: tab }).click();
     assert.equal(await page.getByText('could not be shown').count(), 0);
+  },
+);
+
+/** The sample with another shoreline on a piece that has a planned time. */
+async function withShore(page: Page, base: string, points: { x: number; y: number }[]): Promise<void> {
+  await page.goto(`${base}/pieces`);
+  await page.getByText('Kelp Cove III').first().waitFor();
+  type Piece = Record<string, unknown> & { sea: Record<string, unknown> };
+  const piece = (await all<Piece>(page, 'pieces')).find((p) => p['id'] === 'kelp-cove-1')!;
+  await put(page, 'pieces', {
+    ...piece,
+    shape: { kind: 'rectangle', width: 400, height: 300 },
+    sea: { ...piece.sea, shoreline: points },
+    pourAt: new Date().toISOString(),
+  });
+}
+
+visit('a point moved so that the shoreline doubles back along the edge: every screen goes on', {}, async ({ page, base }) => {
+  await withShore(page, base, [
+    { x: 100, y: 300 },
+    { x: 300, y: 270 },
+    { x: 50, y: 300 },
+  ]);
+  await page.goto(`${base}/pieces/kelp-cove-1`);
+  const point = page.getByRole('slider', { name: 'Shoreline, point 2 of 3' });
+  await point.focus();
+  const down = page.getByLabel('down', { exact: true });
+  await down.fill('300 mm');
+  await page.keyboard.press('Enter');
+  await until(
+    async () => point.getAttribute('aria-valuetext'),
+    (text) => /300 mm down/.test(text ?? ''),
+    'moved',
+  );
+  for (const path of ['/pieces', '/mix', '/shelf?view=buy']) {
+    await page.goto(base + path);
+    await page.locator('h1').first().waitFor();
+  }
+});
+
+visit('a curve too tangled to be cut is named; the last good drawing stays, and nothing is stored', {}, async ({ page, base }) => {
+  const chance = seeded(1);
+  const tangle = () => Array.from({ length: 60 }, () => ({ x: Math.round(chance() * 400), y: Math.round(chance() * 300) }));
+  await withShore(page, base, tangle());
+  const snarl = (await all<Record<string, unknown> & { sea: Record<string, unknown> }>(page, 'pieces')).find(
+    (p) => p['id'] === 'kelp-cove-1',
+  )!;
+  const edges = (snarl.sea['edges'] as unknown[]).map(tangle);
+  const coasts = Array.from({ length: 6 }, (_, i) => ({
+    id: `coast-${i}`,
+    closed: i % 2 === 0,
+    points: tangle(),
+    edges: edges.map(tangle),
+  }));
+  await put(page, 'pieces', { ...snarl, sea: { ...snarl.sea, edges, coasts } });
+  await page.goto(`${base}/pieces/kelp-cove-1`);
+  await page.getByText('Kelp Cove I cannot be drawn').waitFor();
+  await page.getByText(/crosses itself too often to be cut into cups/).waitFor();
+  await page.goto(`${base}/pieces`);
+  await page.getByRole('link', { name: 'Kelp Cove II' }).first().waitFor();
+  await page.goto(`${base}/pieces/kelp-cove-1`);
+  await page.getByRole('button', { name: 'Start from another sea' }).click();
+  await page.getByRole('region', { name: /^Cups for pour/ }).waitFor();
+});
+
+visit(
+  'a studio that does not fit the disk is said before anything is touched',
+  { allow: /needs about/ },
+  async ({ page, base, context }) => {
+    await context.addInitScript('navigator.storage.estimate = async () => ({ quota: 1000, usage: 900 })');
+    await page.goto(`${base}/pieces`);
+    await page.getByText('Kelp Cove III').first().waitFor();
+    const text = await exportStudio(page, base);
+    await openFile(page, base, text.replaceAll('Kelp Cove III', 'Another cove'));
+    await page.getByRole('button', { name: 'Open it' }).click();
+    await page.getByText(/needs about 1 MB on the disk/).waitFor();
+    assert.equal(
+      (await all<{ name: string }>(page, 'pieces')).some((p) => p.name === 'Another cove'),
+      false,
+    );
   },
 );

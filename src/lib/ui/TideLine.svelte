@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Standing } from '#core/record';
-  import { clockTime, dayAndTime, dayFrom, minutes, weekday } from './clock.svelte';
+  import { clockTime, dayAndTime, minutes, weekday } from './clock.svelte';
+  import { dayFrom } from './days';
 
   /** The coming days, one row a piece: what each is doing told apart by pattern as well as tone, and the time now. */
   let { standings }: { standings: Standing[] } = $props();

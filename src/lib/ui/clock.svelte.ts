@@ -44,12 +44,6 @@ export const dayMonth = (ms: number): string => date.format(ms);
 /** "Wed 25 13:36"; a film in a cold room may come to no moment at all. */
 export const dayAndTime = (ms: number): string => (Math.abs(ms) <= 8.64e15 ? `${weekday(ms)} ${clockTime(ms)}` : 'not within 60 days');
 
-/** Midnight at the beginning of the day so many days after the one a moment lies in; days of the calendar, of 23 or 25 h too. */
-export function dayFrom(ms: number, days: number): number {
-  const at = new Date(ms);
-  return new Date(at.getFullYear(), at.getMonth(), at.getDate() + days).getTime();
-}
-
 /** Minutes as a running clock, "14:40" or "1:02:05"; negative ones with a minus. */
 export function running(min: number): string {
   const s = Math.floor(Math.abs(min) * 60);
