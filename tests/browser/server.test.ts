@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { get } from 'node:http';
 import { createServer, type AddressInfo } from 'node:net';
-import { test } from 'node:test';
+import { after, test } from 'node:test';
 import { plainServer } from './help';
 
 const root = new URL('../..', import.meta.url).pathname;
@@ -47,6 +47,8 @@ test('a taken port and a wrong one are one sentence', { timeout: 60_000 }, async
 test('ended by a signal, the command ends its server and the streams within a second', { timeout: 120_000 }, async () => {
   const port = await freePort();
   const { child, said, ended } = run(['tools/run.mjs', 'demo'], { PORT: String(port) });
+  // whatever becomes of this test, what it started is ended
+  after(() => child.kill());
   const until = Date.now() + 90_000;
   while (!said().includes('is open at') && Date.now() < until) await new Promise((resolve) => setTimeout(resolve, 100));
   assert.match(said(), /Nerite is open at/);
