@@ -61,7 +61,7 @@
   {#if shared.aside?.length}
     <p class="shrink-0 border-b border-line bg-warnground px-4 py-1 text-[13px] print:hidden">
       {shared.aside.length === 1 ? `1 ${asideWords(shared.aside[0]!)}` : `${shared.aside.length} things`} could not be read and
-      {shared.aside.length === 1 ? 'was' : 'were'} put aside. <a class="underline" href="/settings">Look at it in Settings</a>
+      {shared.aside.length === 1 ? 'was' : 'were'} put aside. <a class="underline" href="/settings">See in Settings</a>
     </p>
   {/if}
   <div class="min-h-0 grow overflow-y-auto print:overflow-visible">
