@@ -20,6 +20,8 @@ export class Mortal {
       ],
       { detached: true, stdio: ['ignore', 'ignore', 'pipe'] },
     );
+    // a run that is broken off must not leave one behind
+    process.once('exit', () => void this.#kill());
     const gone = new Promise<void>((resolve) => child.once('exit', () => resolve()));
     this.#kill = async () => {
       try {
