@@ -10,6 +10,11 @@ export class Mortal {
   readonly #dir = mkdtempSync(path.join(tmpdir(), 'nerite-'));
   #kill: () => Promise<void> = () => Promise.resolve();
 
+  constructor() {
+    // a run that is broken off must not leave one behind
+    process.once('exit', () => void this.#kill());
+  }
+
   /** Starts it anew on what it had stored. */
   async page(): Promise<Page> {
     const child = spawn(
@@ -20,8 +25,6 @@ export class Mortal {
       ],
       { detached: true, stdio: ['ignore', 'ignore', 'pipe'] },
     );
-    // a run that is broken off must not leave one behind
-    process.once('exit', () => void this.#kill());
     const gone = new Promise<void>((resolve) => child.once('exit', () => resolve()));
     this.#kill = async () => {
       try {
