@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { openStudio, writeProblem } from '#core/document';
+import { drawingProblem } from '#core/geometry';
 import { pieceReport, shelfReport, slopesReport } from '#core/report';
 
 function stop(says: string): never {
@@ -26,6 +27,8 @@ const { studio } = opened;
 const pieces = studio.pieces.filter((p) => !values.piece || p.name === values.piece || p.id === values.piece);
 if (values.piece && !pieces.length)
   stop(`No piece is called “${values.piece}”. There are: ${studio.pieces.map((p) => p.name).join(', ')}.`);
+const tangled = studio.pieces.flatMap((piece, i) => drawingProblem(piece, `/pieces/${i}`) ?? []);
+if (tangled.length) stop([`${path} holds a drawing that cannot be cut.`, ...tangled.map(writeProblem)].join('\n'));
 const offset = -new Date(now).getTimezoneOffset();
 console.log(
   JSON.stringify(

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import type { Page } from 'playwright-core';
 import { openStudio } from '#core/document';
-import { seeded } from '#core/geometry';
+import { snarl } from '../nasty/curves';
 import { all, damages, put } from './damage';
 import { exportStudio, openFile, plainServer, until, visit } from './help';
 
@@ -170,25 +170,27 @@ visit('a point moved so that the shoreline doubles back along the edge: every sc
 });
 
 visit('a curve too tangled to be cut is named; the last good drawing stays, and nothing is stored', {}, async ({ page, base }) => {
-  const chance = seeded(1);
-  const tangle = () => Array.from({ length: 60 }, () => ({ x: Math.round(chance() * 400), y: Math.round(chance() * 300) }));
-  await withShore(page, base, tangle());
-  const snarl = (await all<Record<string, unknown> & { sea: Record<string, unknown> }>(page, 'pieces')).find(
-    (p) => p['id'] === 'kelp-cove-1',
-  )!;
-  const edges = (snarl.sea['edges'] as unknown[]).map(tangle);
-  const coasts = Array.from({ length: 6 }, (_, i) => ({
-    id: `coast-${i}`,
-    closed: i % 2 === 0,
-    points: tangle(),
-    edges: edges.map(tangle),
-  }));
-  await put(page, 'pieces', { ...snarl, sea: { ...snarl.sea, edges, coasts } });
+  await withShore(page, base, snarl(1).shoreline);
+  type Piece = Record<string, unknown> & { sea: { edges: unknown[] } };
+  const piece = (await all<Piece>(page, 'pieces')).find((p) => p['id'] === 'kelp-cove-1')!;
+  await put(page, 'pieces', { ...piece, sea: snarl(1, piece.sea.edges.length + 1) });
   await page.goto(`${base}/pieces/kelp-cove-1`);
   await page.getByText('Kelp Cove I cannot be drawn').waitFor();
   await page.getByText(/crosses itself too often to be cut into cups/).waitFor();
   await page.goto(`${base}/pieces`);
   await page.getByRole('link', { name: 'Kelp Cove II' }).first().waitFor();
+
+  // taken over by another piece, it is refused there: what was drawn stays on the screen and on the disk
+  await page.goto(`${base}/pieces/kelp-cove-3`);
+  const cups = await page.getByRole('region', { name: /^Cups for pour/ }).innerText();
+  const stored = async (): Promise<string> => JSON.stringify((await all<Piece>(page, 'pieces')).find((p) => p['id'] === 'kelp-cove-3'));
+  const before = await stored();
+  await page.getByRole('tab', { name: 'Sea', exact: true }).click();
+  await page.getByLabel('or the sea of').selectOption({ label: 'Kelp Cove I' });
+  await page.getByText(/crosses itself too often to be cut into cups/).waitFor();
+  assert.equal(await page.getByRole('region', { name: /^Cups for pour/ }).innerText(), cups);
+  assert.equal(await stored(), before);
+
   await page.goto(`${base}/pieces/kelp-cove-1`);
   await page.getByRole('button', { name: 'Start from another sea' }).click();
   await page.getByRole('region', { name: /^Cups for pour/ }).waitFor();

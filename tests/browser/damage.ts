@@ -89,6 +89,11 @@ export const damages: Damage[] = [
     does: spoil('pours', 'pour-1', (p) => ({ ...p, of: [{ pieceId: 'nowhere', coatIds: ['nothing'] }] })),
   },
   { name: 'settings that are null', aside: 1, does: spoil('kept', 'settings', (r) => ({ ...r, value: null })) },
+  {
+    name: 'settings in a room that is gone',
+    aside: 0,
+    does: spoil('kept', 'settings', (r) => ({ ...r, value: { ...(r['value'] as Row), roomId: 'elsewhere' } })),
+  },
   { name: 'settings that are gone', aside: 0, does: (page) => remove(page, 'kept', 'settings') },
   {
     name: 'habits without a number',

@@ -72,3 +72,12 @@ export function nastySea(seed: number): { sea: Sea; kind: string } {
     },
   };
 }
+
+/** Curves that no hand draws: as many as the document holds, each tangled at all its points. */
+export function snarl(seed: number, parts = 8): Sea {
+  const chance = seeded(seed);
+  const tangle = (): Point[] => times(60, () => ({ x: Math.round(chance() * W), y: Math.round(chance() * H) }));
+  const edges = (): Point[][] => times(parts - 1, tangle);
+  const coasts = times(6, (i) => ({ id: `coast-${i}`, closed: i % 2 === 0, points: tangle(), edges: edges() }));
+  return { side: 'far', shoreline: tangle(), edges: edges(), coasts };
+}

@@ -23,6 +23,8 @@ export interface Misfit {
 export interface Sorted {
   studio: Studio;
   misfits: Misfit[];
+  /** Whether nothing had to be taken out or put right. */
+  sound: boolean;
 }
 
 /** More rounds than things can name each other in a row: a pour a piece, a piece a resin, the resin nothing. */
@@ -48,6 +50,7 @@ export function sortOut(rows: Rows): Sorted {
     if (!problems.length)
       return {
         studio: studio as Studio,
+        sound: round === 0,
         misfits: misfits.map((m) => (m.from === 'settings' || m.from === 'method' ? { ...m, row: rows[m.from] } : m)),
       };
     const found = withoutMisfits(left, problems);
@@ -126,7 +129,7 @@ function withoutEvents(row: unknown, index: number, problems: Problem[]): { row:
       from: 'events',
       of: id,
       row: events[i],
-      why: own.filter((p) => p.rest.startsWith(`events/${i}`)).map((p) => p.says),
+      why: own.filter((_, k) => at[k] === String(i)).map((p) => p.says),
     })),
   };
 }

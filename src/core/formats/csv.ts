@@ -4,8 +4,10 @@ import Papa from 'papaparse';
  * Whether a text would not come back as it is: a spreadsheet would run it as a formula, or a reader would take the blanks
  * off its ends. One that is led by an apostrophe before such a text is taken for an escaped one.
  */
-const needsEscape = (text: string): boolean =>
-  text !== text.trim() || /^[=+\-@\t\r\n]/.test(text) || (text.startsWith("'") && needsEscape(text.slice(1)));
+function needsEscape(text: string): boolean {
+  const rest = text.replace(/^'+/, '');
+  return text !== text.trim() || rest !== rest.trim() || /^[=+\-@]/.test(rest);
+}
 
 const escaped = <V>(value: V): V | string => (typeof value === 'string' && needsEscape(value) ? `'${value}` : value);
 const unescaped = (cell: string): string => (cell.startsWith("'") && needsEscape(cell.slice(1)) ? cell.slice(1) : cell.trim());

@@ -1,5 +1,5 @@
 import { emptyStudio, openStudio, type Piece, type Studio } from '#core/document';
-import { CutError, cutBoard } from '#core/geometry';
+import { drawingProblem } from '#core/geometry';
 
 /** What a piece's own SVG carries beside its outline. */
 export type Own = Pick<Piece, 'shape' | 'sea' | 'holes'>;
@@ -20,12 +20,5 @@ export function fits({ shape, sea, holes }: Own): boolean {
     coats: [],
   };
   const studio: Studio = { ...emptyStudio(), pieces: [board] };
-  if (!openStudio(JSON.stringify(studio)).ok) return false;
-  try {
-    cutBoard(shape, holes, sea);
-    return true;
-  } catch (error) {
-    if (error instanceof CutError) return false;
-    throw error;
-  }
+  return openStudio(JSON.stringify(studio)).ok && !drawingProblem(board, '');
 }

@@ -14,7 +14,7 @@ export class CutError extends Error {
  * Steps of the sweep that work with curves may come to. A drawn sea has some thousand, three curves tangled at all their
  * points come to half a million. The most takes about a second, on a slow tablet two.
  */
-export const allowances = { cut: 1_500_000, plan: 2_500_000, outline: 3_000_000 } as const;
+export const allowances = { cut: 1_500_000, plan: 2_500_000, outline: 1_000_000 } as const;
 
 /** What is left of the allowance at hand; undefined where nothing is lent. The sweep counts deep inside a library, so it stands here. */
 let left: number | undefined;

@@ -4,6 +4,7 @@ export * from './outline';
 export * from './curve';
 export * from './seeded';
 export { blamed, cutBoard, lineOf, type Cut, type Region } from './regions';
+export { drawingProblem } from './drawable';
 export { middleOf } from './middle';
 export { foamStrip, waveLength, waveOnBoard } from './foam';
 export { coatRegions, inlandBand, inside, partOf, type CoatRegions, type Kept } from './parts';

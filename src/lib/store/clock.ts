@@ -76,11 +76,20 @@ export class BenchClock {
 
 const OFF = 'nerite-clock-off';
 
+/** Where a browser lets nothing be kept, asking for its storage throws; the clock then begins anew with each page. */
+function inStorage<T>(work: (storage: Storage) => T): T | undefined {
+  try {
+    return work(localStorage);
+  } catch {
+    return undefined;
+  }
+}
+
 /** The clock of this browser's bench; all its windows share how far it is off. */
 export const benchClock = new BenchClock({
   wall: () => Date.now(),
   running: () => performance.now(),
   hidden: () => globalThis.document?.visibilityState === 'hidden',
-  read: () => Number(globalThis.localStorage?.getItem(OFF)) || 0,
-  keep: (off) => (off ? globalThis.localStorage?.setItem(OFF, String(off)) : globalThis.localStorage?.removeItem(OFF)),
+  read: () => Number(inStorage((storage) => storage.getItem(OFF))) || 0,
+  keep: (off) => inStorage((storage) => (off ? storage.setItem(OFF, String(off)) : storage.removeItem(OFF))),
 });

@@ -1,5 +1,6 @@
 import { sortOut, type Misfit, type Rows, type Studio } from '#core/document';
 import { db, keep, type Aside, type StoredEvent } from './db';
+import { eventsByPour, withEvents } from './studio';
 
 const lists = ['rooms', 'resins', 'colourants', 'pieces', 'vessels', 'stock', 'slopes'] as const;
 const stores = [...lists.map((list) => db[list]), db.pours, db.events, db.kept, db.aside];
@@ -23,15 +24,11 @@ async function readRows(): Promise<{ rows: Rows; orphans: [string, StoredEvent[]
   const kept = new Map((await db.kept.toArray()).map(({ name, value }) => [name as string, value as unknown]));
   const read = async (list: (typeof lists)[number]): Promise<[string, unknown[]]> => [list, await db.table(list).toArray()];
   const tables = Object.fromEntries(await Promise.all(lists.map(read)));
-  const pours = (await db.pours.toArray()) as unknown[];
-  const events = new Map<string, StoredEvent[]>();
-  for (const event of await db.events.toArray()) events.set(event.pourId, [...(events.get(event.pourId) ?? []), event]);
+  const pours = await db.pours.toArray();
+  const events = eventsByPour(await db.events.toArray());
   if (!kept.size && !pours.length && !Object.values(tables).some((list) => list.length)) return undefined;
-  const withEvents = (pour: unknown): unknown => ({
-    ...(pour as object),
-    events: (events.get(idOf(pour)) ?? []).map(({ pourId: _, ...event }) => event),
-  });
-  const rows = { ...tables, settings: kept.get('settings'), method: kept.get('method'), pours: pours.map(withEvents) } as Rows;
+  const whole = pours.map((pour) => withEvents(pour, events.get(idOf(pour)) ?? []));
+  const rows = { ...tables, settings: kept.get('settings'), method: kept.get('method'), pours: whole } as Rows;
   return { rows, orphans: [...events].filter(([id]) => !pours.some((pour) => idOf(pour) === id)) };
 }
 
@@ -43,7 +40,7 @@ async function readRows(): Promise<{ rows: Rows; orphans: [string, StoredEvent[]
 export async function putMisfitsAside(): Promise<number> {
   // looked at without holding up those that write; only where something is wrong is it read again to be put right
   const first = await db.transaction('r', stores, readRows);
-  if (!first || (!first.orphans.length && sortOut(first.rows).misfits.length === 0)) return 0;
+  if (!first || (!first.orphans.length && sortOut(first.rows).sound)) return 0;
   return db.transaction('rw', stores, async () => {
     const found = await readRows();
     if (!found) return 0;

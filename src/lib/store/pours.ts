@@ -1,7 +1,8 @@
 import type { Piece, Planned, Pour, PourEvent, PouredCoats, Told, Verdict } from '#core/document';
 import { stands, timesOf } from '#core/record';
 import { benchClock } from './clock';
-import { db, type StoredPour } from './db';
+import { db } from './db';
+import { readPour, readPours } from './studio';
 
 /** An event without the number and the moment the store gives it. */
 export type Happening = PourEvent extends infer E ? (E extends PourEvent ? Omit<E, 'seq' | 'at'> : never) : never;
@@ -15,24 +16,15 @@ export interface Starting extends Pick<Pour, 'roomC'> {
 
 const unplanned = ({ pourAt: _, ...piece }: Piece): Piece => piece;
 
-/** Events of a pour, in order of their numbers. */
-async function eventsOf(pourId: string): Promise<PourEvent[]> {
-  const events = await db.events.where('pourId').equals(pourId).sortBy('seq');
-  return events.map(({ pourId: _, ...event }) => event as PourEvent);
-}
-
 const lays = (pour: Pick<Pour, 'of'>, of: PouredCoats[]): boolean =>
   pour.of.some((o) => of.some((p) => p.pieceId === o.pieceId && p.coatIds.some((id) => o.coatIds.includes(id))));
 
 /** Pours that were begun and neither ended nor given up. */
-async function underWay(): Promise<StoredPour[]> {
-  const running: StoredPour[] = [];
-  for (const pour of await db.pours.toArray()) {
-    const { done, abandoned } = timesOf({ ...pour, events: await eventsOf(pour.id) });
-    if (done === undefined && !abandoned) running.push(pour);
-  }
-  return running;
-}
+const underWay = async (): Promise<Pour[]> =>
+  (await readPours()).filter((pour) => {
+    const { done, abandoned } = timesOf(pour);
+    return done === undefined && !abandoned;
+  });
 
 /**
  * Starts a pour; gives back its id, or that of the one that already lays these coats. All it needs is stored with it, so
@@ -58,12 +50,12 @@ export function startPour({ of, planned, told, roomC }: Starting): Promise<strin
 }
 
 async function add(pourId: string, happening: Happening): Promise<void> {
-  if (!(await db.pours.get(pourId)))
+  const pour = await readPour(pourId);
+  if (!pour)
     throw new Error('This pour is not in the studio any more: another window has put another studio in its place. Nothing was recorded.');
-  const events = await eventsOf(pourId);
-  const seq = (events.at(-1)?.seq ?? 0) + 1;
+  const seq = (pour.events.at(-1)?.seq ?? 0) + 1;
   const event = { ...happening, seq, at: new Date(benchClock.now()).toISOString() } as PourEvent;
-  if (!stands(event, events)) await db.events.add({ ...event, pourId });
+  if (!stands(event, pour.events)) await db.events.add({ ...event, pourId });
 }
 
 /**

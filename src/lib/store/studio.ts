@@ -3,13 +3,24 @@ import { db, keep, kept, type StoredEvent, type StoredPour } from './db';
 
 const plainEvent = ({ pourId: _, ...event }: StoredEvent): PourEvent => event as PourEvent;
 
-const withEvents = (pour: StoredPour, events: StoredEvent[]): Pour => ({ ...pour, events: events.map(plainEvent) });
+/** A pour as stored, with its events. */
+export const withEvents = (pour: StoredPour, events: StoredEvent[]): Pour => ({ ...pour, events: events.map(plainEvent) });
+
+/** Stored events by the pour they belong to, in their order. */
+export function eventsByPour(events: StoredEvent[]): Map<string, StoredEvent[]> {
+  const byPour = new Map<string, StoredEvent[]>();
+  for (const event of events) {
+    const own = byPour.get(event.pourId);
+    if (own) own.push(event);
+    else byPour.set(event.pourId, [event]);
+  }
+  return byPour;
+}
 
 /** Every pour with its events, in order of their numbers. */
 export async function readPours(): Promise<Pour[]> {
   const [pours, events] = await Promise.all([db.pours.toArray(), db.events.toArray()]);
-  const byPour = new Map<string, StoredEvent[]>();
-  for (const event of events) byPour.set(event.pourId, [...(byPour.get(event.pourId) ?? []), event]);
+  const byPour = eventsByPour(events);
   return pours.map((pour) => withEvents(pour, byPour.get(pour.id) ?? []));
 }
 

@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
-import { holesOf, openStudio, type Opened, type Problem } from '#core/document';
-import { CutError, cutBoard } from '#core/geometry';
+import { openStudio, type Opened, type Problem, type Studio } from '#core/document';
+import { drawingProblem } from '#core/geometry';
 import { withTold } from '#core/pour';
 import { putMisfitsAside } from '$lib/store/misfits';
 
@@ -8,17 +8,10 @@ import { putMisfitsAside } from '$lib/store/misfits';
 export type Progress = (doing: string, share?: number) => void;
 
 /** Pieces of a file whose drawing could not be cut on any screen. */
-function uncut(opened: Opened & { ok: true }, told: Progress): Problem[] {
-  const { pieces } = opened.studio;
+function uncut({ pieces }: Studio, told: Progress): Problem[] {
   return pieces.flatMap((piece, i) => {
     if (i % 20 === 0) told('Cutting its boards', i / pieces.length);
-    try {
-      cutBoard(piece.shape, holesOf(piece), piece.sea);
-      return [];
-    } catch (error) {
-      if (!(error instanceof CutError)) throw error;
-      return [{ path: `/pieces/${i}/sea (${error.curve ?? 'its curves'})`, found: 'a tangle', expected: 'curves that cross less often' }];
-    }
+    return drawingProblem(piece, `/pieces/${i}`) ?? [];
   });
 }
 
@@ -31,7 +24,7 @@ const work = {
     told('Reading the file');
     const opened = openStudio(text);
     if (!opened.ok) return { ok: false, problems: opened.problems.slice(0, MOST) };
-    const problems = uncut(opened, told);
+    const problems = uncut(opened.studio, told);
     if (problems.length) return { ok: false, problems };
     const { pours } = opened.studio;
     const toldPours = pours.map((pour, i) => {

@@ -112,7 +112,22 @@ test('cups and usage as CSV have a line for each cup and each thing', () => {
 });
 
 test('formulas stay escaped whatever follows them, and odd names come back as they were', () => {
-  const odd = ['=1+1', '=1+1\n2', '-x\r\ny', '@sum', ' spaced ', "'quoted", "'=1", "''", '<b>', '"a", b', '\tTab', 'plain', 'two\nlines'];
+  const odd = [
+    '=1+1',
+    '=1+1\n2',
+    '-x\r\ny',
+    '@sum',
+    ' spaced ',
+    "'quoted",
+    "'=1",
+    "''",
+    '<b>',
+    '"a", b',
+    '\tTab',
+    "'".repeat(100_000),
+    'plain',
+    'two\nlines',
+  ];
   const text = writeCsv([{ head: 'name', cell: (name: string) => name }], odd);
   // no cell begins with what a spreadsheet would run
   for (const cell of text.split(/\r\n|,/).slice(1)) assert.doesNotMatch(cell, /^"?[=@\t]/);

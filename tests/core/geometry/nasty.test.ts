@@ -1,9 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import type { Point, Sea, Shape } from '#core/document';
-import { CutError, cutBoard, outlineArea, seeded, type Cut } from '#core/geometry';
+import { CutError, cutBoard, outlineArea, type Cut } from '#core/geometry';
 import { planIfAble } from '#core/plan';
-import { curveKinds, nastySea } from '../../nasty/curves';
+import { curveKinds, nastySea, snarl } from '../../nasty/curves';
 import { means, near, piece, sum } from '../help';
 
 const shapes: Shape[] = [
@@ -35,15 +35,6 @@ test('curves on edges, along edges, reversed, retraced, nearly closed and tangle
   }
   for (const kind of curveKinds) assert.ok(met.get(kind)! > 60, kind);
 });
-
-/** Curves that no hand draws: as many as the document holds, each tangled at all its points. */
-function snarl(seed: number): Sea {
-  const chance = seeded(seed);
-  const tangle = (): Point[] => Array.from({ length: 60 }, () => ({ x: Math.round(chance() * 400), y: Math.round(chance() * 300) }));
-  const edges = (): Point[][] => Array.from({ length: 7 }, tangle);
-  const coasts = Array.from({ length: 6 }, (_, i) => ({ id: `coast-${i}`, closed: i % 2 === 0, points: tangle(), edges: edges() }));
-  return { side: 'far', shoreline: tangle(), edges: edges(), coasts };
-}
 
 function curveBlamed(sea: Sea): string | undefined {
   try {

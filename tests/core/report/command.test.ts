@@ -1,8 +1,12 @@
 import assert from 'node:assert/strict';
 import { execFileSync, spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { test } from 'node:test';
 import { planPiece } from '#core/plan';
 import { pieceReport } from '#core/report';
+import { snarl } from '../../nasty/curves';
 import { near, sample } from '../help';
 
 const now = Date.parse('2026-11-25T13:36:00Z');
@@ -96,4 +100,14 @@ test('a file that cannot be read, is no studio, or has no such piece is said in 
     assert.equal(stdout, '');
     assert.match(stderr, says);
   }
+});
+
+test('a drawing too tangled to be cut is one sentence on the command line, with the curve', () => {
+  const studio = sample();
+  const [piece, ...rest] = studio.pieces;
+  const path = join(mkdtempSync(join(tmpdir(), 'nerite-')), 'studio.json');
+  writeFileSync(path, JSON.stringify({ ...studio, pieces: [{ ...piece, sea: snarl(1, piece!.sea.edges.length + 1) }, ...rest] }));
+  const { status, stderr } = plan(path);
+  assert.equal(status, 1);
+  assert.match(stderr, /holds a drawing that cannot be cut\.\nAt \/pieces\/0\/sea \((shoreline|edge:\d|coast:[-\w:]+)\)/);
 });

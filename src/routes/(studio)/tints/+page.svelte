@@ -5,6 +5,7 @@
   import { shared } from '$lib/store/shared.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import Tabs from '$lib/ui/Tabs.svelte';
+  import Kept from '$lib/ui/Kept.svelte';
   import UndoRedo from '$lib/ui/UndoRedo.svelte';
   import { SlopeBench, usesOf, worked } from './bench.svelte';
   import Build from './Build.svelte';
@@ -70,7 +71,8 @@
         >
       </div>
     {/if}
-    <div class="ml-auto flex flex-wrap gap-2">
+    <div class="ml-auto flex flex-wrap items-center gap-2">
+      <Kept keeping={bench.keeping} />
       <UndoRedo scope={SLOPES} />
       <SlopeMenu bind:this={menu} {bench} {work} />
       <a class="button" href="/tints/match{id ? `?slope=${id}` : ''}">Match a photo</a>

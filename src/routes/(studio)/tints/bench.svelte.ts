@@ -96,6 +96,11 @@ export class SlopeBench {
     this.id = id;
   }
 
+  /** Whether a change is shown that is not on the disk yet. */
+  get keeping(): boolean {
+    return this.#pending > 0;
+  }
+
   /** Shows a change without storing it, as while a slider is moved. */
   preview(change: (slope: Slope) => Slope): void {
     const { slope } = this;

@@ -8,6 +8,7 @@
   import { writeBoard } from '$lib/ui/board';
   import { dayMonth, minutes, offsetAt } from '$lib/ui/clock.svelte';
   import { doingNow } from '$lib/ui/doing';
+  import Kept from '$lib/ui/Kept.svelte';
   import Missing from '$lib/ui/Missing.svelte';
   import { joinsOf } from '#core/geometry';
   import Above from './Above.svelte';
@@ -100,7 +101,8 @@
           >{doingNow(standing, minutes.now)}</span
         >
       </p>
-      <div class="ml-auto flex flex-wrap gap-2">
+      <div class="ml-auto flex flex-wrap items-center gap-2">
+        <Kept keeping={editor.keeping} />
         <button type="button" class="button" disabled={!editor.undoable.undo} title={editor.undoable.undo} onclick={() => editor.undo()}
           >Undo</button
         >

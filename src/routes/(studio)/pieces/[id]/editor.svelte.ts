@@ -22,7 +22,7 @@ export class PieceEditor {
   #base = $state.raw<Piece>();
   #pending = $state(0);
   #dragging = $state(false);
-  #unsaved: Change[] = [];
+  #unsaved = $state.raw<Change[]>([]);
 
   readonly #stored = $derived.by(() => shared.pieces?.find((piece) => piece.id === this.id));
 
@@ -56,6 +56,11 @@ export class PieceEditor {
       if (error instanceof CutError) return error;
       throw error;
     }
+  }
+
+  /** Whether an edit is shown that is not on the disk yet. */
+  get keeping(): boolean {
+    return this.#pending > 0 || this.#unsaved.length > 0;
   }
 
   get undoable(): { undo?: string; redo?: string } {

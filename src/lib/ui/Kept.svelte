@@ -1,0 +1,11 @@
+<script lang="ts">
+  /** Whether what was last done is on the disk yet: nothing before the first edit, so that it says only what is so. */
+  let { keeping }: { keeping: boolean } = $props();
+
+  let ever = $state(false);
+  $effect(() => {
+    if (keeping) ever = true;
+  });
+</script>
+
+<span class="w-19 text-right text-[13px] text-soft">{keeping ? 'Being kept' : ever ? 'Kept' : ''}</span>
