@@ -124,13 +124,17 @@ function coatOf(coat: Coat, i: number, p: Piece, { resins, colourants }: Studio,
   for (const tint of tints) tint.recipe.forEach((part) => (part.colourantId = one(chance, colourants).id));
 }
 
+/** Pieces in a row that are made of the same resins and colourants: how a resin ages takes longer to work out than a piece. */
+const PIECES_A_SHELF = 20;
+
 /** A studio of one piece, of resins, colourants and habits at their bounds. The same seed gives the same one. */
 export function nastyStudio(seed: number): Studio {
+  const shelf = seeded(Math.floor(seed / PIECES_A_SHELF));
   const chance = seeded(seed);
   const studio = emptyStudio();
-  studio.resins = [0, 1].map((i) => ({ ...made<Studio['resins'][0]>('Resin', chance), id: `resin-${i}` }));
-  studio.colourants = [0, 1, 2].map((i) => ({ ...made<Studio['colourants'][0]>('Colourant', chance), id: `colourant-${i}` }));
-  studio.method = made('Method', chance);
+  studio.resins = [0, 1].map((i) => ({ ...made<Studio['resins'][0]>('Resin', shelf), id: `resin-${i}` }));
+  studio.colourants = [0, 1, 2].map((i) => ({ ...made<Studio['colourants'][0]>('Colourant', shelf), id: `colourant-${i}` }));
+  studio.method = made('Method', shelf);
   studio.rooms = [{ ...made<Studio['rooms'][0]>('Room', chance), id: 'room' }];
   studio.settings = { ...made<Studio['settings']>('Settings', chance), roomId: 'room' };
   studio.pieces = [piece(studio, chance)];
