@@ -37,7 +37,12 @@ visit('coats are put in another order by drag, by Alt with the arrow keys, and b
   await page.mouse.down();
   await page.mouse.move(handle.x + 10, handle.y + 30, { steps: 6 });
   await page.mouse.move(target.x + 10, target.y + 24, { steps: 10 });
-  await page.waitForTimeout(300);
+  // the list makes room, an empty place, at its own pace: only then is the coat let go
+  await until(
+    () => order(page),
+    ([top, below]) => top === first[1] && below === '',
+    'room for the coat below the wave',
+  );
   await page.mouse.up();
   await coat(page, /^5 Clear top/).waitFor();
   assert.deepEqual(await order(page), [first[1], first[0], ...first.slice(2)]);
