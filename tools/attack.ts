@@ -9,7 +9,6 @@
  */
 import { spawn } from 'node:child_process';
 import { request } from 'node:http';
-import { createServer } from 'node:net';
 import { emptyStudio, openStudio, writeStudio, type Shape } from '#core/document';
 import { outlineFrom, readCsv, readSlopes, readSvg, writeCsv } from '#core/formats';
 import { CutError, cutBoard, outlineArea, seeded } from '#core/geometry';
@@ -20,6 +19,7 @@ import { nastyStudio } from '../tests/nasty/documents';
 import { nastySvg } from '../tests/nasty/drawings';
 import { unreal } from '../tests/nasty/unreal';
 import { killed } from '../tests/browser/killed';
+import { freePort } from '../tests/browser/port';
 
 const [minutes = 3, seed = 1] = process.argv.slice(2).map(Number);
 if (!(minutes > 0) || !Number.isInteger(seed)) {
@@ -106,13 +106,6 @@ function texts(n: number): string | undefined {
   return back === text || text.trim() === '' ? undefined : 'a text does not come back from CSV';
 }
 
-const freePort = (): Promise<number> =>
-  new Promise((resolve) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number };
-      probe.close(() => resolve(port));
-    });
-  });
 const port = await freePort();
 const base = `http://127.0.0.1:${port}`;
 const server = spawn(process.execPath, ['--import', 'tsx', 'tools/serve.ts'], {

@@ -1,7 +1,6 @@
 /** npm run bench: the figures of the quality bars, one JSON line each. Medians; nothing here passes or fails. */
 import { execFileSync, spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { gzipSync } from 'node:zlib';
 import { chromium } from 'playwright-core';
 import { openStudio, withPoint, writeStudio, type Coat, type Piece, type Point, type Studio } from '#core/document';
@@ -9,6 +8,7 @@ import { fieldOf } from '#core/geometry';
 import { buildUp, buildUpOf, levelsOf, planPiece, seenThrough } from '#core/plan';
 import { comingPours, shelfOf } from '#core/stock';
 import { deltaE, groundNamed, matchTint, mostOf, ofHex, recipeSeen, slopeMeans, solveSlope, type MatchIn, type Rgb } from '#core/tint';
+import { freePort } from '../tests/browser/port';
 
 const root = new URL('..', import.meta.url).pathname;
 const print = (line: Record<string, unknown>): void => console.log(JSON.stringify(line));
@@ -163,14 +163,6 @@ function largeStudio(pieces: number, lines: number): Studio {
   }
   return { ...studio, pieces: grown, pours };
 }
-
-const freePort = (): Promise<number> =>
-  new Promise((resolve) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number };
-      probe.close(() => resolve(port));
-    });
-  });
 
 /** Starts the built server; gives its address, and the time to its first answer. */
 async function start(): Promise<{ base: string; firstAnswer: number; stop: () => void }> {

@@ -1,18 +1,10 @@
 import assert from 'node:assert/strict';
 import { spawn, type ChildProcess } from 'node:child_process';
-import { createServer } from 'node:net';
 import { after, test } from 'node:test';
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
+import { freePort } from './port';
 
 const root = new URL('../..', import.meta.url).pathname;
-
-const freePort = (): Promise<number> =>
-  new Promise((resolve) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number };
-      probe.close(() => resolve(port));
-    });
-  });
 
 const children: ChildProcess[] = [];
 // a crash must not leave a server behind that keeps the run from ending

@@ -4,6 +4,7 @@ import { get } from 'node:http';
 import { createServer, type AddressInfo } from 'node:net';
 import { after, test } from 'node:test';
 import { plainServer } from './help';
+import { freePort } from './port';
 
 const root = new URL('../..', import.meta.url).pathname;
 
@@ -15,13 +16,6 @@ function run(args: string[], env: Record<string, string>): { child: ChildProcess
   return { child, said: () => text, ended: new Promise((resolve) => child.once('exit', (code) => resolve(code))) };
 }
 const serving = ['--import', 'tsx', 'tools/serve.ts'];
-const freePort = (): Promise<number> =>
-  new Promise((resolve) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as AddressInfo;
-      probe.close(() => resolve(port));
-    });
-  });
 const answer = (url: string, headers: Record<string, string> = {}): Promise<{ status: number; text: string }> =>
   new Promise((resolve, reject) => {
     get(url, { headers }, (res) => {
