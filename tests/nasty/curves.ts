@@ -37,6 +37,8 @@ const makers: Record<string, (n: number, at: () => Point, rim: () => Point, chan
     return [...way, ...[...way].reverse(), ...way];
   },
   'rim and inside': (n, at, rim, chance) => times(n, () => (chance() < 0.5 ? rim() : at())),
+  'each twice, a hair apart': (n, at, _, chance) =>
+    times(Math.ceil(n / 2), at).flatMap((p) => [p, { x: p.x + 0.001 + 0.02 * chance(), y: chance() < 0.5 ? p.y : p.y + 0.001 }]),
   'off the board': (n, at, _, chance) => times(n, () => ({ x: at().x * 30 - 6000, y: chance() < 0.5 ? at().y : at().y * 40 - 6000 })),
 };
 export const curveKinds = Object.keys(makers);

@@ -30,7 +30,9 @@ export function lent<T>(allowance: number, work: () => T): T {
   }
 }
 
-/** Spends one step. @throws CutError where the allowance is used up */
-export function spend(): void {
-  if (left !== undefined && left-- <= 0) throw new CutError();
+/** Spends steps. @throws CutError where the allowance is used up */
+export function spend(steps = 1): void {
+  if (left === undefined) return;
+  left -= steps;
+  if (left < 0) throw new CutError();
 }

@@ -1,15 +1,15 @@
 import ClipperLib, { type ClipType, type IntPoint, type JoinType as Corners, type PolyFillType } from 'clipper-lib';
 import simplify from 'simplify-js';
-import type { Point } from '#core/document';
 import { allowances, CutError, lent, spend } from './allowance';
 import type { Ring } from './shapes/ring';
 
-const { Clipper, ClipperOffset, PolyTree, ClipType: Op, PolyType, PolyFillType: Fill, JoinType, EndType } = ClipperLib;
+const { Clipper, ClipperOffset, ClipType: Op, PolyType, PolyFillType: Fill, JoinType, EndType } = ClipperLib;
 
 /** Polygons in whole µm, the form the clipper computes in without rounding trouble. */
 export type Paths = IntPoint[][];
 
-const UM = 1000;
+/** µm in a mm. */
+export const UM = 1000;
 
 export const toPaths = (rings: Ring[]): Paths =>
   rings.map((ring) => ring.map((p) => ({ X: Math.round(p.x * UM), Y: Math.round(p.y * UM) })));
@@ -108,17 +108,6 @@ export const widened = (paths: Paths): Paths => moved(paths, 5, JoinType.jtMiter
 
 /** Area of polygons with holes, mm². */
 export const areaOf = (paths: Paths): number => Math.abs(paths.reduce((sum, path) => sum + Clipper.Area(path), 0)) / (UM * UM);
-
-/** The parts of open lines that lie inside polygons, as polylines, mm. @param paths widened, where a line along the rim counts */
-export const linesInside = (lines: Point[][], paths: Paths): Point[][] =>
-  onGrids((grid) => {
-    const clipper = new Clipper();
-    if (!clipper.AddPaths(snapped(toPaths(lines), grid), PolyType.ptSubject, false)) return [];
-    clipper.AddPaths(paths, PolyType.ptClip, true);
-    const tree = new PolyTree();
-    const done = clipper.Execute(Op.ctIntersection, tree, Fill.pftNonZero, Fill.pftNonZero);
-    return done ? toRings(Clipper.OpenPathsFromPolyTree(tree)) : undefined;
-  });
 
 /** Polygons tidied: by the even-odd rule, what crosses itself resolved, and points that stray less than `by` mm left out. */
 export const cleanRings = (rings: Ring[], by: number): Ring[] =>

@@ -1,5 +1,6 @@
 import type { Point, Sea } from '#core/document';
-import { linesInside, toPaths, widened } from './clip';
+import { toPaths, widened } from './clip';
+import { linesInside } from './lines-inside';
 import { lineLength, shifted } from './curve';
 import { lineOf, type Cut } from './regions';
 import { landOnRight } from './sides';

@@ -1,6 +1,7 @@
 import { linesOf, type Hole, type Point, type Sea, type Shape } from '#core/document';
 import { allowances, CutError, lent } from './allowance';
-import { areaOf, common, joinedPaths, linesInside, toPaths, toRings, turned, widened, without, type Paths } from './clip';
+import { areaOf, common, joinedPaths, toPaths, toRings, turned, widened, without, type Paths } from './clip';
+import { linesInside } from './lines-inside';
 import { crossesItself, crossings, lineLength, smoothCurve, smoothRing } from './curve';
 import { bounds, holeRing, rimRings } from './outline';
 import { Rim } from './rim';
