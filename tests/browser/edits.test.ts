@@ -15,7 +15,12 @@ visit('a film given as coverage is a film, and undo survives going elsewhere and
     'twice the film',
   );
   await page.getByText('30 ml/100 cm²').waitFor();
-  assert.equal(await page.getByLabel('film').inputValue(), '3 mm');
+  // what was typed stays until it is stored
+  await until(
+    () => page.getByLabel('film').inputValue(),
+    (text) => text === '3 mm',
+    'the film as it is stored',
+  );
 
   await page.getByRole('link', { name: 'Log' }).click();
   await page.getByRole('heading', { name: 'Log' }).waitFor();
