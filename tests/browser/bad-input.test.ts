@@ -96,15 +96,30 @@ visit(
     await page.keyboard.press('Shift+ArrowUp');
     await page.getByText('The disk is full, so this was not stored.').first().waitFor();
     assert.equal(Number(await point.getAttribute('aria-valuenow')), Number(before) - 10);
+    await page.getByText('Not kept yet', { exact: true }).waitFor();
     await page.evaluate('globalThis.__full = false');
     await page.keyboard.press('ArrowUp');
-    await until(() => page.getByRole('button', { name: 'Undo' }).isEnabled(), Boolean, 'stored');
+    await page.getByText('Kept', { exact: true }).waitFor();
     await page.reload();
     await until(
       () => point.getAttribute('aria-valuenow'),
       (v) => Number(v) === Number(before) - 11,
       'both moves were stored',
     );
+    // nor does a slope read as kept that is not
+    await page.goto(`${base}/tints`);
+    const palest = page.getByLabel('Palest', { exact: true });
+    await palest.waitFor();
+    await page.evaluate('globalThis.__full = true');
+    await palest.fill('0.6');
+    await page.keyboard.press('Enter');
+    await page.getByText('Not kept yet', { exact: true }).waitFor();
+    await page.getByText('The disk is full, so this was not stored.').first().waitFor();
+    assert.equal(await page.getByText('Kept', { exact: true }).count(), 0);
+    await page.evaluate('globalThis.__full = false');
+    await palest.fill('0.65');
+    await page.keyboard.press('Enter');
+    await page.getByText('Kept', { exact: true }).waitFor();
   },
 );
 

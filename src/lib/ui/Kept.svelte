@@ -8,4 +8,5 @@
   });
 </script>
 
-<span class="w-19 text-right max-sm:order-last max-sm:text-left text-[13px] text-soft">{keeping ? 'Being kept' : ever ? 'Kept' : ''}</span>
+<span class="w-22 text-right max-sm:order-last max-sm:text-left text-[13px] text-soft">{keeping ? 'Not kept yet' : ever ? 'Kept' : ''}</span
+>

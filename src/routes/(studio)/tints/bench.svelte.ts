@@ -87,6 +87,8 @@ export class SlopeBench {
   #base = $state.raw<Slope>();
   /** Edits on their way to the disk: until they are there, what is read may be older than what is shown. */
   #pending = $state(0);
+  /** Whether the draft could not be stored. */
+  #unsaved = $state(false);
 
   readonly #stored = $derived.by(() => shared.slopes?.find((s) => s.id === this.id));
   readonly slope = $derived.by(() => (this.#draft && (this.#pending > 0 || this.#stored === this.#base) ? this.#draft : this.#stored));
@@ -98,7 +100,7 @@ export class SlopeBench {
 
   /** Whether a change is shown that is not on the disk yet. */
   get keeping(): boolean {
-    return this.#pending > 0;
+    return this.#pending > 0 || (this.#unsaved && this.slope === this.#draft);
   }
 
   /** Shows a change without storing it, as while a slider is moved. */
@@ -116,6 +118,7 @@ export class SlopeBench {
     if (!row || !was) return false;
     this.#pending++;
     const stored = await attempt(() => editRows(SLOPES, label, [{ table: 'slopes', id: this.id, row, was }], mark));
+    this.#unsaved = !stored;
     this.#base = this.#stored;
     this.#pending--;
     return stored;
