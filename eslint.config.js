@@ -6,7 +6,9 @@ import ts from 'typescript-eslint';
 const storeys = [
   'units',
   'document',
+  'craft',
   'geometry',
+  'edit',
   'mix',
   'cure',
   'tint',

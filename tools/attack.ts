@@ -9,7 +9,8 @@
  */
 import { spawn } from 'node:child_process';
 import { request } from 'node:http';
-import { emptyStudio, openStudio, writeStudio, type Shape } from '#core/document';
+import { emptyStudio } from '#core/craft';
+import { openStudio, writeStudio, type Shape } from '#core/document';
 import { outlineFrom, readCsv, readSlopes, readSvg, writeCsv } from '#core/formats';
 import { CutError, cutBoard, outlineArea, seeded } from '#core/geometry';
 import { pieceReport } from '#core/report';

@@ -2,7 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { openStudio, writeProblem } from '#core/document';
-import { drawingProblem } from '#core/geometry';
+import { drawingProblem } from '#core/plan';
 import { pieceReport, shelfReport, slopesReport } from '#core/report';
 
 function stop(says: string): never {

@@ -2,7 +2,8 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright-core';
 import type { Studio } from '#core/document';
-import { emptyStudio, writeStudio } from '#core/document';
+import { emptyStudio } from '#core/craft';
+import { writeStudio } from '#core/document';
 import { exportStudio, openFile, until, visit } from './help';
 
 const cups = (page: Page) => page.getByRole('group', { name: 'Cups', exact: true }).getByRole('button');

@@ -1,18 +1,7 @@
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
-import {
-  emptyStudio,
-  openStudio,
-  startingBoard,
-  startingMethod,
-  startingPiece,
-  startingResin,
-  type BoardAnswers,
-  type Piece,
-  type Pour,
-  type PourEvent,
-  type Studio,
-} from '#core/document';
+import { emptyStudio, startingBoard, startingMethod, startingPiece, startingResin, type BoardAnswers } from '#core/craft';
+import { openStudio, type Piece, type Pour, type PourEvent, type Studio } from '#core/document';
 import { planPiece, planTogether, type Means, type PiecePlan } from '#core/plan';
 import { tell } from '#core/pour';
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Coat, Piece, Studio } from '#core/document';
-import { emptyStudio } from '#core/document';
+import { emptyStudio } from '#core/craft';
 import { seeded } from '#core/geometry';
 
 /**

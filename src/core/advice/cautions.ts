@@ -1,4 +1,5 @@
-import { colourantKinds, tintsOf, type Colourant, type Piece, type ToldStep } from '#core/document';
+import { colourantKinds } from '#core/craft';
+import { tintsOf, type Colourant, type Piece, type ToldStep } from '#core/document';
 
 /** Cautions of the trade, shown once at the step where they matter. They defer to the product's safety sheet. */
 const MIX =

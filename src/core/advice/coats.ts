@@ -1,4 +1,4 @@
-import { awaitedBy, isJoined, materials, torched } from '#core/document';
+import { awaitedBy, isJoined, materials, torched } from '#core/craft';
 import { drawsBackBelow, RECEDING } from '#core/level';
 import { mixedDensity } from '#core/mix';
 import { coatName, whiteAmounts } from '#core/plan';

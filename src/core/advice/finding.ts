@@ -1,5 +1,5 @@
 import type { Settings } from '#core/document';
-import type { Join } from '#core/geometry';
+import type { Join } from '#core/edit';
 import type { PiecePlan } from '#core/plan';
 
 export type Severity = 'stop' | 'warn' | 'note';

@@ -1,4 +1,5 @@
-import { holesOf, materials } from '#core/document';
+import { holesOf } from '#core/document';
+import { materials } from '#core/craft';
 import { inside, rimRings } from '#core/geometry';
 import { hourMarks } from '#core/prepare';
 import { plain } from '#core/units';

@@ -1,8 +1,15 @@
-import { startingMethod, startingResin, startingRoom, startingSettings } from './defaults';
 import { problemsOf } from './open';
 import { writeProblem, type Problem } from './problem';
 import type { Colourant, Method, PourEvent, Resin, Room, Settings, Studio } from './schema';
-import { startingColourants } from './starting';
+
+/** Ordinary values that stand in for what cannot be read and cannot be left out. */
+export interface StandIns {
+  settings: Settings;
+  method: Method;
+  room: Room;
+  resin: Resin;
+  colourant: Colourant;
+}
 
 const lists = ['rooms', 'resins', 'colourants', 'pieces', 'pours', 'vessels', 'stock', 'slopes'] as const;
 export type List = (typeof lists)[number];
@@ -40,7 +47,7 @@ function placeOf({ path }: Problem): { from: string; index: number; rest: string
  * Sorts stored rows. What does not fit is taken out, and what names it next, until the rest is a studio that opens.
  * @throws Error where no end is found, which no data should come to
  */
-export function sortOut(rows: Rows): Sorted {
+export function sortOut(rows: Rows, standIns: StandIns): Sorted {
   const misfits: Misfit[] = [];
   // what is not there at all is named by its place too, as a thing of the wrong kind is
   let left: Rows = { ...rows, settings: rows.settings ?? null, method: rows.method ?? null };
@@ -53,14 +60,14 @@ export function sortOut(rows: Rows): Sorted {
         sound: round === 0,
         misfits: misfits.map((m) => (m.from === 'settings' || m.from === 'method' ? { ...m, row: rows[m.from] } : m)),
       };
-    const found = withoutMisfits(left, problems);
+    const found = withoutMisfits(left, problems, standIns);
     misfits.push(...found.misfits);
     left = found.rows;
   }
   throw new Error('What is stored cannot be sorted out.');
 }
 
-function withoutMisfits(rows: Rows, problems: Problem[]): { rows: Rows; misfits: Misfit[] } {
+function withoutMisfits(rows: Rows, problems: Problem[], standIns: StandIns): { rows: Rows; misfits: Misfit[] } {
   const next: Rows = { ...rows };
   const misfits: Misfit[] = [];
   const why = (from: string, index?: number): string[] => {
@@ -70,7 +77,7 @@ function withoutMisfits(rows: Rows, problems: Problem[]): { rows: Rows; misfits:
     });
     return [...new Set(own.map(writeProblem))].slice(0, 6);
   };
-  const room = rows.rooms.find((r): r is Room => typeof (r as Room | null)?.id === 'string') ?? startingRoom;
+  const room = rows.rooms.find((r): r is Room => typeof (r as Room | null)?.id === 'string') ?? standIns.room;
   for (const list of lists) {
     const bad = new Set(problems.map(placeOf).flatMap((p) => (p.from === list && !Number.isNaN(p.index) ? [p.index] : [])));
     if (!bad.size) continue;
@@ -81,7 +88,7 @@ function withoutMisfits(rows: Rows, problems: Problem[]): { rows: Rows; misfits:
         misfits.push(...events.misfits);
         return [events.row];
       }
-      const place = standIn(list, row);
+      const place = standIn(list, row, standIns);
       misfits.push({
         from: list,
         row,
@@ -90,30 +97,30 @@ function withoutMisfits(rows: Rows, problems: Problem[]): { rows: Rows; misfits:
       return place;
     });
   }
-  if (!next.rooms.length) next.rooms = [startingRoom];
+  if (!next.rooms.length) next.rooms = [standIns.room];
   const settings = why('settings');
   // a room that is gone is no reason to lose the units
   const roomGone = settings.length > 0 && problems.every((p) => placeOf(p).from !== 'settings' || p.path === '/settings/roomId');
   if (roomGone) next.settings = { ...(rows.settings as Settings), roomId: room.id };
   else if (settings.length) {
     misfits.push({ from: 'settings', row: rows.settings, why: settings });
-    next.settings = { ...startingSettings, roomId: room.id };
+    next.settings = { ...standIns.settings, roomId: room.id };
   }
   const method = why('method');
   if (method.length) {
     misfits.push({ from: 'method', row: rows.method, why: method });
-    next.method = startingMethod satisfies Method;
+    next.method = standIns.method;
   }
   return { rows: next, misfits };
 }
 
 /** What stands in for a resin or a colourant, since the pieces that name it are not to go with it. */
-function standIn(list: List, row: unknown): (Resin | Colourant)[] {
+function standIn(list: List, row: unknown, { resin, colourant }: StandIns): (Resin | Colourant)[] {
   const { id, name } = (row ?? {}) as { id?: unknown; name?: unknown };
   if (typeof id !== 'string' || !/^[a-z0-9][a-z0-9-]{0,63}$/.test(id)) return [];
   const named = { id, name: typeof name === 'string' && name ? name.slice(0, 80) : id };
-  if (list === 'resins') return [{ ...startingResin, ...named }];
-  return list === 'colourants' ? [{ ...startingColourants[0]!, ...named }] : [];
+  if (list === 'resins') return [{ ...resin, ...named }];
+  return list === 'colourants' ? [{ ...colourant, ...named }] : [];
 }
 
 /** A pour without the events that do not fit, where nothing else in it is wrong; the others stay as they are. */

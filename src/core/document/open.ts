@@ -1,10 +1,9 @@
 import type { ErrorObject } from 'ajv';
-import { vesselsOf } from './defaults';
 import type { Problem } from './problem';
 import { COLOUR, DATE, MOMENT } from './patterns';
 import { referenceProblems } from './references';
 import type { Studio } from './schema';
-import { upgradedStudio } from './upgrade';
+import { cupsBeforeShelf, upgradedStudio } from './upgrade';
 import { validateStudio } from './validate.generated.js';
 
 export type Opened = { ok: true; studio: Studio } | { ok: false; problems: Problem[] };
@@ -74,7 +73,7 @@ const fromSchema = (e: ErrorObject): Problem => ({
 /** A studio written before there was a shelf opens with the cups everyone starts with, and nothing on it; one before slopes, with none. */
 const whole = (studio: Studio): Studio => ({
   ...studio,
-  vessels: vesselsOf(studio),
+  vessels: studio.vessels ?? cupsBeforeShelf,
   stock: studio.stock ?? [],
   slopes: studio.slopes ?? [],
 });

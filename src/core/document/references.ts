@@ -1,7 +1,7 @@
 import type { Piece, Pour, Slope, Stock, Studio, Vessel } from './schema';
-import { shapeProblem } from './board';
-import { tintsOf } from './coats';
-import { linesOf } from './curves';
+import { shapeProblem } from './shape';
+import { tintsOf } from './tints';
+import { linesOf } from './lines';
 import type { Problem } from './problem';
 
 type Named = { id: string };

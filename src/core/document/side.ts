@@ -1,6 +1,4 @@
 import type { Side } from './schema';
 
-export type Hand = 'right' | 'left';
-
-/** On which hand of its run the shoreline of a sea has its land. */
-export const landHand = (side: Side): Hand => (side === 'far' || side === 'right' ? 'right' : 'left');
+/** On which hand of its shoreline's run a sea has its land. */
+export const landOnRight = (side: Side): boolean => side === 'far' || side === 'right';

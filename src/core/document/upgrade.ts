@@ -1,4 +1,4 @@
-import { startingMeasures } from './defaults';
+import type { Vessel } from './schema';
 
 type Loose = Record<string, unknown>;
 
@@ -17,9 +17,20 @@ export function upgradedPour(pour: unknown): unknown {
   return { ...rest, of: [{ pieceId, coatIds }], planned: { ...means, resins: read, pieces: [piece] } };
 }
 
+/** Cups a studio had from before there was a shelf: what a file without any means. Frozen, whatever a studio starts with today. */
+export const cupsBeforeShelf: Vessel[] = [
+  { id: 'cup-30', name: '30 ml cup', use: 'cup', holds: 30, count: 20, step: 2.5 },
+  { id: 'cup-100', name: '100 ml cup', use: 'cup', holds: 100, count: 10, step: 5 },
+  { id: 'cup-300', name: '300 ml cup', use: 'cup', holds: 300, count: 6, step: 10 },
+  { id: 'cup-600', name: '600 ml cup', use: 'cup', holds: 600, count: 3, step: 20 },
+];
+
+/** Habits that came with version 2, as it began. Frozen, whatever a studio starts with today. */
+const habitsOfVersion2 = { smallestMix: 60, mostMixings: 4, smallestCup: 10, smallestWhite: 15, whiteFactor: 1.5, layMlPerMin: 100 };
+
 /** Habits of version 1, with those that came since; a cup took two minutes to lay then, whatever was in it. */
 export const upgradedMethod = (method: unknown): unknown =>
-  isRecord(method) ? { ...startingMeasures, ...method, ...(method['layMinPerCup'] === 2 && { layMinPerCup: 1 }) } : method;
+  isRecord(method) ? { ...habitsOfVersion2, ...method, ...(method['layMinPerCup'] === 2 && { layMinPerCup: 1 }) } : method;
 
 /**
  * A studio of version 1 as it stands in this one, not yet checked: whatever is out of place in it stays where it was.

@@ -1,4 +1,5 @@
-import { keptLoad, limits, slopeGrounds, type Colourant, type Part, type Resin, type Slope, type SlopeGround } from '#core/document';
+import { keptLoad } from '#core/edit';
+import { limits, slopeGrounds, type Colourant, type Part, type Resin, type Slope, type SlopeGround } from '#core/document';
 import { hexOf, lightness, recipeSeen, groundNamed, type SolvedSlope } from '#core/tint';
 import { readCsv, writeCsv } from './csv';
 

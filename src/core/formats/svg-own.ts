@@ -1,5 +1,6 @@
-import { emptyStudio, openStudio, type Piece, type Studio } from '#core/document';
-import { drawingProblem } from '#core/geometry';
+import { emptyStudio } from '#core/craft';
+import { openStudio, type Piece, type Studio } from '#core/document';
+import { drawingProblem } from '#core/plan';
 
 /** What a piece's own SVG carries beside its outline. */
 export type Own = Pick<Piece, 'shape' | 'sea' | 'holes'>;

@@ -1,9 +1,8 @@
-import type { Point, Sea } from '#core/document';
+import { landOnRight, type Point, type Sea } from '#core/document';
 import { toPaths, widened } from './clip';
 import { linesInside } from './lines-inside';
 import { lineLength, shifted } from './curve';
 import { lineOf, type Cut } from './regions';
-import { landOnRight } from './sides';
 import { seeded } from './seeded';
 import type { Ring } from './shapes/ring';
 

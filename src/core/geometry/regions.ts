@@ -1,11 +1,11 @@
-import { linesOf, type Hole, type Point, type Sea, type Shape } from '#core/document';
+import { landOnRight, linesOf, type Hole, type Point, type Sea, type Shape } from '#core/document';
 import { allowances, CutError, lent } from './allowance';
 import { areaOf, common, joinedPaths, toPaths, toRings, turned, widened, without, type Paths } from './clip';
 import { linesInside } from './lines-inside';
 import { crossesItself, crossings, lineLength, smoothCurve, smoothRing } from './curve';
 import { bounds, holeRing, rimRings } from './outline';
 import { Rim } from './rim';
-import { landOnRight, lengthwise, rightOf, type Box } from './sides';
+import { lengthwise, rightOf, type Box } from './sides';
 import type { Ring } from './shapes/ring';
 
 /** A part of the board. */

@@ -12,9 +12,6 @@ export interface Box {
 /** Whether the sea lies across the run of a far or near shore, or along it. */
 export const lengthwise = (side: Sea['side']): boolean => side === 'left' || side === 'right';
 
-/** On which hand of its shoreline's run a sea has its land. */
-export const landOnRight = (side: Sea['side']): boolean => side === 'far' || side === 'right';
-
 /** A place on the far square, by how far round it lies counter-clockwise on the screen from its lower left corner, 0 to 4. */
 function exitOf(p: Point, { width, height }: Box, upright: boolean): { at: Point; round: number } {
   const gaps = { left: p.x, right: width - p.x, top: p.y, bottom: height - p.y };

@@ -1,20 +1,5 @@
-import {
-  bulk,
-  dressingDensity,
-  GRAVEL_DEPTH,
-  openOf,
-  type BaseCoat,
-  type Coat,
-  type CupRef,
-  type CupRole,
-  type Dressing,
-  type GlazeCoat,
-  type Hole,
-  type Piece,
-  type SandCoat,
-  type SeaCoat,
-  type WaveCoat,
-} from '#core/document';
+import { bulk, dressingDensity, GRAVEL_DEPTH, openOf } from '#core/craft';
+import type { BaseCoat, Coat, CupRef, CupRole, Dressing, GlazeCoat, Hole, Piece, SandCoat, SeaCoat, WaveCoat } from '#core/document';
 import { inlandBand, inside, waveLength, type CoatRegions, type Region } from '#core/geometry';
 import { filmVolume, foamVolume, lineVolume, mixedDensity, sandShare } from '#core/mix';
 import { sandGround } from '#core/tint';

@@ -1,5 +1,5 @@
 import type { Coat, Colourant, Sea } from '#core/document';
-import { openOf } from '#core/document';
+import { openOf } from '#core/craft';
 import { inlandBand, partition, type Cut, type Region, type Ring } from '#core/geometry';
 import {
   clearLayer,

@@ -1,6 +1,5 @@
 import {
   cupKey,
-  edgeOf,
   type Coat,
   type Colourant,
   type CupRef,
@@ -10,6 +9,7 @@ import {
   type Resin,
   type Tint,
 } from '#core/document';
+import { edgeOf } from '#core/craft';
 import type { Cut, Region } from '#core/geometry';
 import {
   cupContent,

@@ -1,4 +1,5 @@
-import { laidOf, type Coat, type FilmedCoat, type TopCoat } from '#core/document';
+import { laidOf } from '#core/craft';
+import type { Coat, FilmedCoat, TopCoat } from '#core/document';
 import type { Point, Shape } from '#core/document';
 import { alongLine, distancesTo, fieldOf, partsAt, waveOnBoard, type Field } from '#core/geometry';
 import { capOf, domeOf, dressedAfter, reliefOf, wedgeOf, type Laying, type Places } from './laid';

@@ -18,3 +18,4 @@ export * from './section';
 export * from './weight';
 export * from './loose';
 export * from './joined';
+export * from './drawable';

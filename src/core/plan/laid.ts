@@ -1,4 +1,5 @@
-import { openOf, type Coat, type Dressing, type Method, type Piece, type SandCoat, type Surface, type WaveCoat } from '#core/document';
+import { openOf } from '#core/craft';
+import type { Coat, Dressing, Method, Piece, SandCoat, Surface, WaveCoat } from '#core/document';
 import type { Field } from '#core/geometry';
 
 /** The places where something lies, by their index in a field. */

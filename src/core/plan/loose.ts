@@ -1,4 +1,5 @@
-import { bulk, GRAVEL_DEPTH, type Piece } from '#core/document';
+import { bulk, GRAVEL_DEPTH } from '#core/craft';
+import type { Piece } from '#core/document';
 import { inlandBand, type Cut } from '#core/geometry';
 
 /** Dry sand left pale is as deep as this, mm. */

@@ -1,5 +1,6 @@
 import { hexOf, seenColour, stackOver } from '#core/tint';
-import { primerFilm, type Coat, type Point } from '#core/document';
+import { primerFilm } from '#core/craft';
+import type { Coat, Point } from '#core/document';
 import { buildUpOf, type PiecePlan } from './piece';
 import { buildUp, levelsOf, lineField } from './heights';
 import { waveSection, type Laying } from './laid';

@@ -1,4 +1,5 @@
-import { openOf, type Colourant, type Method, type WaveCoat } from '#core/document';
+import { openOf } from '#core/craft';
+import type { Colourant, Method, WaveCoat } from '#core/document';
 import { groundKnown, groundOf, layerOver, recipeLayer, sandGround, seenColour, type Layer, type Rgb } from '#core/tint';
 import { layerOf, wetWaves, type Stage } from './colours';
 import type { Laying } from './laid';

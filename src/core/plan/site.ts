@@ -1,4 +1,5 @@
-import { overOf, type Coat, type Method, type Piece, type WaveCoat } from '#core/document';
+import { overOf } from '#core/craft';
+import type { Coat, Method, Piece, WaveCoat } from '#core/document';
 import { coatRegions, type CoatRegions, type Cut } from '#core/geometry';
 
 /** A piece with its board cut by its sea: what heights, amounts and colours are reckoned from. */

@@ -1,5 +1,5 @@
+import { edgeOf } from '#core/craft';
 import {
-  edgeOf,
   stepKey,
   type Dressing,
   type Piece,

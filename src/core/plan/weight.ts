@@ -1,4 +1,4 @@
-import { materials } from '#core/document';
+import { materials } from '#core/craft';
 import { mixedDensity } from '#core/mix';
 import { dressingGrams } from './coats';
 import { looseGrams } from './loose';

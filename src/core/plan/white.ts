@@ -1,4 +1,5 @@
-import { openOf, type WaveCoat } from '#core/document';
+import { openOf } from '#core/craft';
+import type { WaveCoat } from '#core/document';
 import { waveLength } from '#core/geometry';
 import { contrastOf, hidingFilm, recipeLayer, stickFilm } from '#core/tint';
 import { foamVolume, lineVolume, mixedDensity } from '#core/mix';

@@ -1,4 +1,5 @@
-import { edgeOf, holesOf, type DressingKind, type Piece, type Supply, type ToldSupply } from '#core/document';
+import { edgeOf } from '#core/craft';
+import { holesOf, type DressingKind, type Piece, type Supply, type ToldSupply } from '#core/document';
 import { looseGrams, type PiecePlan } from '#core/plan';
 
 /** A coat of primer brushed on, mm of wet film. */

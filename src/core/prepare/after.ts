@@ -1,4 +1,5 @@
-import { edgeOf, holesOf, type Method, type Piece } from '#core/document';
+import { edgeOf } from '#core/craft';
+import { holesOf, type Method, type Piece } from '#core/document';
 import { backOff, spent, type Work } from './before';
 
 /** When the tape of a rim comes off: the piece's own word, else after hardening. */

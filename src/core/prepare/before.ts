@@ -1,15 +1,5 @@
-import {
-  dryingOf,
-  edgeOf,
-  handsOn,
-  holesOf,
-  materials,
-  type Drying,
-  type Edge,
-  type Method,
-  type Piece,
-  type Surface,
-} from '#core/document';
+import { dryingOf, edgeOf, handsOn, materials } from '#core/craft';
+import { holesOf, type Drying, type Edge, type Method, type Piece, type Surface } from '#core/document';
 
 /** One thing to do to a board before or after its resin, why, and how long it takes with its wait. */
 export interface Work {

@@ -1,4 +1,5 @@
-import { pricingOf, type Studio } from '#core/document';
+import { pricingOf } from '#core/craft';
+import type { Studio } from '#core/document';
 import type { PiecePlan } from '#core/plan';
 import { comingPours, itemName, quoteOf, shelfOf, toBuy, type Ledger, type Quote } from '#core/stock';
 import { meansOf } from './means';

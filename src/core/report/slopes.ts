@@ -1,4 +1,5 @@
-import { keptLoad, type Studio } from '#core/document';
+import { keptLoad } from '#core/edit';
+import type { Studio } from '#core/document';
 import { mixedDensity } from '#core/mix';
 import { counted, hexOf, recipeSeen, slopeMeans, solveSlope } from '#core/tint';
 import { r } from './rounded';

@@ -1,6 +1,6 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
+import { startingVessels } from '#core/craft';
 import {
-  startingVessels,
   upgradedMethod,
   upgradedPour,
   upgradedStudio,

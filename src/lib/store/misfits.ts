@@ -1,3 +1,4 @@
+import { standIns } from '#core/craft';
 import { sortOut, type Misfit, type Rows, type Studio } from '#core/document';
 import { db, keep, type Aside, type StoredEvent } from './db';
 import { eventsByPour, withEvents } from './studio';
@@ -40,12 +41,12 @@ async function readRows(): Promise<{ rows: Rows; orphans: [string, StoredEvent[]
 export async function putMisfitsAside(): Promise<number> {
   // looked at without holding up those that write; only where something is wrong is it read again to be put right
   const first = await db.transaction('r', stores, readRows);
-  if (!first || (!first.orphans.length && sortOut(first.rows).sound)) return 0;
+  if (!first || (!first.orphans.length && sortOut(first.rows, standIns).sound)) return 0;
   return db.transaction('rw', stores, async () => {
     const found = await readRows();
     if (!found) return 0;
     const { rows, orphans } = found;
-    const { studio, misfits } = sortOut(rows);
+    const { studio, misfits } = sortOut(rows, standIns);
     await keep('settings', studio.settings);
     await keep('method', studio.method);
     await db.rooms.bulkPut(studio.rooms);

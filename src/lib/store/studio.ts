@@ -1,4 +1,5 @@
-import { vesselsOf, type Piece, type Pour, type PourEvent, type Slope, type Stock, type Studio, type Vessel } from '#core/document';
+import { vesselsOf } from '#core/craft';
+import type { Piece, Pour, PourEvent, Slope, Stock, Studio, Vessel } from '#core/document';
 import { db, keep, kept, type StoredEvent, type StoredPour } from './db';
 
 const plainEvent = ({ pourId: _, ...event }: StoredEvent): PourEvent => event as PourEvent;

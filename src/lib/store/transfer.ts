@@ -1,4 +1,6 @@
-import { emptyStudio, movedTo, openStudio, writeStudio, type Studio } from '#core/document';
+import { emptyStudio } from '#core/craft';
+import { movedTo } from '#core/edit';
+import { openStudio, writeStudio, type Studio } from '#core/document';
 import { toldStudio } from '#core/pour';
 import { kept } from './db';
 import { isStarted, readStudio, replaceStudio } from './studio';

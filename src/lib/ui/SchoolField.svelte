@@ -1,5 +1,5 @@
 <script lang="ts" generics="T extends string">
-  import type { School } from '#core/document';
+  import type { School } from '#core/craft';
 
   /** A question on which artists disagree: the ways to answer it, the default marked, and its reason one tap away. */
   let { school, value, onchange }: { school: School<T>; value: T; onchange: (value: T) => void } = $props();

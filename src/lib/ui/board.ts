@@ -1,4 +1,5 @@
-import { boxOf, materials, type Piece, type Settings, type Shape } from '#core/document';
+import { boxOf, type Piece, type Settings, type Shape } from '#core/document';
+import { materials } from '#core/craft';
 import { inUnit, length, plain } from '#core/units';
 
 const digits = { mm: 0, cm: 1, in: 2 };

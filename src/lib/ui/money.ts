@@ -1,4 +1,5 @@
-import { pricingOf, type Settings } from '#core/document';
+import { pricingOf } from '#core/craft';
+import type { Settings } from '#core/document';
 import { fixed } from '#core/units';
 
 /** "12.40 EUR", in the studio's own currency. */

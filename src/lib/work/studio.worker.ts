@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { openStudio, type Opened, type Problem, type Studio } from '#core/document';
-import { drawingProblem } from '#core/geometry';
+import { drawingProblem } from '#core/plan';
 import { withTold } from '#core/pour';
 import { putMisfitsAside } from '$lib/store/misfits';
 

@@ -2,7 +2,8 @@
   import { tinykeys } from 'tinykeys';
   import { onDestroy } from 'svelte';
   import { page } from '$app/state';
-  import { vesselsOf, type PourEvent } from '#core/document';
+  import { vesselsOf } from '#core/craft';
+  import type { PourEvent } from '#core/document';
   import { planTogether } from '#core/plan';
   import { insideOf, tell, weighingOf, weightsOf, type WeighLine } from '#core/pour';
   import { readSession } from '#core/record';

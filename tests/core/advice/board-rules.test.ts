@@ -1,16 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import * as advice from '#core/advice';
-import {
-  startingCoat,
-  withCoat,
-  withDressing,
-  withDressingChanged,
-  type Coat,
-  type Dressing,
-  type Piece,
-  type Surface,
-} from '#core/document';
+import { startingCoat } from '#core/craft';
+import { withCoat, withDressing, withDressingChanged } from '#core/edit';
+import type { Coat, Dressing, Piece, Surface } from '#core/document';
 import { empty, piece, plan, resin } from '../help';
 
 const ask = (rule: advice.Rule, p: Piece): string[] => rule({ plan: plan(p), measure: 'scale' }).map((f) => `${f.severity} ${f.code}`);

@@ -2,24 +2,9 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { advise } from '#core/advice';
-import {
-  emptyStudio,
-  placeFor,
-  startingBoard,
-  startingCoat,
-  startingPiece,
-  startingSeas,
-  withCoatAdded,
-  withCoatMoved,
-  withLace,
-  withLines,
-  withShape,
-  type BoardAnswers,
-  type Coat,
-  type Piece,
-  type Shape,
-  type Surface,
-} from '#core/document';
+import { emptyStudio, startingBoard, startingCoat, startingPiece, startingSeas, type BoardAnswers } from '#core/craft';
+import { placeFor, withCoatAdded, withCoatMoved, withLace, withLines, withShape } from '#core/edit';
+import type { Coat, Piece, Shape, Surface } from '#core/document';
 import { planPiece, waveSection, type Means } from '#core/plan';
 import { empty, method, piece, plan, resin, sample } from '../help';
 

@@ -18,7 +18,8 @@ import {
   type Finding,
   type Rule,
 } from '#core/advice';
-import { withCoat, withFilm, withLoad, withShape, withoutCoat, type Coat, type Piece, type WaveCoat } from '#core/document';
+import { withCoat, withFilm, withLoad, withShape, withoutCoat } from '#core/edit';
+import type { Coat, Piece, WaveCoat } from '#core/document';
 import { stepThat, type Means } from '#core/plan';
 import { means, method, piece, plan, resin } from '../help';
 

@@ -1,12 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
+import { linesOf, openStudio, writeStudio, type DressingKind, type Piece, type SeaCoat, type Side, type WaveCoat } from '#core/document';
 import {
-  linesOf,
   mirrored,
-  openStudio,
-  startingSea,
-  startingSeas,
   withBareEdge,
   withBreaker,
   withCoat,
@@ -22,13 +19,8 @@ import {
   withSea,
   withSeaOf,
   withSide,
-  writeStudio,
-  type DressingKind,
-  type Piece,
-  type SeaCoat,
-  type Side,
-  type WaveCoat,
-} from '#core/document';
+} from '#core/edit';
+import { startingSea, startingSeas } from '#core/craft';
 import { cutBoard } from '#core/geometry';
 import { near, piece, sample, sum } from '../help';
 

@@ -1,26 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import {
-  linesOf,
-  emptyStudio,
-  movedTo,
-  openStudio,
-  startingPiece,
-  tintsOf,
-  withCoatAdded,
-  withFilm,
-  withLoad,
-  withPoint,
-  withPointAdded,
-  withoutPoint,
-  withShape,
-  withoutCoat,
-  writeStudio,
-  startingCoat,
-  type BoardAnswers,
-  type Piece,
-} from '#core/document';
+import { linesOf, openStudio, tintsOf, writeStudio, type Piece } from '#core/document';
+import { emptyStudio, startingPiece, startingCoat, type BoardAnswers } from '#core/craft';
+import { movedTo, withCoatAdded, withFilm, withLoad, withPoint, withPointAdded, withoutPoint, withShape, withoutCoat } from '#core/edit';
 import { empty, piece, sample } from '../help';
 
 const pointsOf = (p: Piece, key: string) => linesOf(p.sea).find((line) => line.key === key)!.points;

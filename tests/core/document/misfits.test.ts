@@ -1,5 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import { standIns } from '#core/craft';
 import { openStudio, sortOut, writeStudio, type Rows } from '#core/document';
 import { sample } from '../help';
 
@@ -11,7 +12,7 @@ type Row = Record<string, unknown>;
 const at = (list: unknown[], i: number): Row => list[i] as Row;
 
 test('rows that fit are left alone', () => {
-  const { studio, misfits, sound } = sortOut(rows());
+  const { studio, misfits, sound } = sortOut(rows(), standIns);
   assert.deepEqual([misfits, sound], [[], true]);
   assert.equal(openStudio(writeStudio(studio)).ok, true);
 });
@@ -34,7 +35,7 @@ for (const [name, spoil, from] of damages)
   test(`${name} is taken out with its reason, and what is left opens`, () => {
     const damaged = rows();
     spoil(damaged);
-    const { studio, misfits } = sortOut(damaged);
+    const { studio, misfits } = sortOut(damaged, standIns);
     assert.deepEqual(
       misfits.map((m) => m.from),
       from,
@@ -48,7 +49,7 @@ test('of a pour with one event that cannot be, only that event goes', () => {
   const events = at(damaged.pours, 0)['events'] as Row[];
   const kept = events.length - 1;
   events[2]!['at'] = 'yesterday';
-  const { studio, misfits } = sortOut(damaged);
+  const { studio, misfits } = sortOut(damaged, standIns);
   assert.deepEqual([misfits.length, misfits[0]!.from, misfits[0]!.of], [1, 'events', at(damaged.pours, 0)['id']]);
   assert.equal(studio.pours[0]!.events.length, kept);
 });
@@ -57,7 +58,7 @@ test('a resin that cannot be read leaves its pieces, with ordinary values in its
   const damaged = rows();
   const pieces = damaged.pieces.length;
   at(damaged.resins, 0)['workingMin'] = 'long';
-  const { studio, misfits } = sortOut(damaged);
+  const { studio, misfits } = sortOut(damaged, standIns);
   assert.deepEqual(
     misfits.map((m) => m.from),
     ['resins'],
@@ -70,7 +71,7 @@ test('settings in a room that is gone keep their units', () => {
   const damaged = rows();
   (damaged.settings as Row)['roomId'] = 'elsewhere';
   (damaged.settings as Row)['length'] = 'in';
-  const { studio, misfits, sound } = sortOut(damaged);
+  const { studio, misfits, sound } = sortOut(damaged, standIns);
   assert.deepEqual([misfits, sound], [[], false]);
   assert.deepEqual([studio.settings.length, studio.settings.roomId], ['in', studio.rooms[0]!.id]);
 });

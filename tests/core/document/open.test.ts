@@ -2,7 +2,8 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { emptyStudio, openStudio, writeProblem, writeStudio, type Studio } from '#core/document';
+import { emptyStudio } from '#core/craft';
+import { openStudio, writeProblem, writeStudio, type Studio } from '#core/document';
 import { piece, sample, sampleText } from '../help';
 
 /** The sample, broken at one place. */

@@ -1,22 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import {
-  colourantKinds,
-  emptyStudio,
-  movedTo,
-  openStudio,
-  ownLimit,
-  pricingOf,
-  startingPricing,
-  startingVessels,
-  supplies,
-  vesselsOf,
-  writeStudio,
-  type Problem,
-  type Stock,
-  type Studio,
-  type Vessel,
-} from '#core/document';
+import { colourantKinds, emptyStudio, ownLimit, pricingOf, startingPricing, startingVessels, vesselsOf } from '#core/craft';
+import { movedTo } from '#core/edit';
+import { openStudio, supplies, writeStudio, type Problem, type Stock, type Studio, type Vessel } from '#core/document';
 import { holdable } from '#core/formats';
 import { densityOf, itemKey, itemName, summed, turned } from '#core/stock';
 import { near, sample } from '../help';

@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { slopeTints, startingSlope, withCupCount, withCupInserted, withoutCup, withSlope } from '#core/document';
+import { slopeTints, withCupCount, withCupInserted, withoutCup, withSlope } from '#core/edit';
+import { startingSlope } from '#core/craft';
 import { empty, piece, resin } from '../help';
 
 const slope = startingSlope('own', 'Own', resin.id, empty.colourants);

@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { openStudio, startingSlope, writeStudio, type Slope } from '#core/document';
+import { openStudio, writeStudio, type Slope } from '#core/document';
+import { startingSlope } from '#core/craft';
 import { readSlopes, writePalette, writeSlopes } from '#core/formats';
 import { slopesReport } from '#core/report';
 import { deltaE, slopeMeans, solveSlope } from '#core/tint';

@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { startingSea, type Shape } from '#core/document';
+import { startingSea } from '#core/craft';
+import type { Shape } from '#core/document';
 import { bounds, CutError, outlineArea, rimLength, seeded } from '#core/geometry';
 import { fits, outlineFrom, readSvg, templatePages, writeSvg, type Own, type SvgDrawing } from '#core/formats';
 import { near, piece, plan } from '../help';

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { shoreJumps } from '#core/advice';
 import type { Piece } from '#core/document';
-import { acrossRow, joinsOf, meetingNeighbours, rowOf } from '#core/geometry';
+import { acrossRow, joinsOf, meetingNeighbours, rowOf } from '#core/edit';
 import { near, piece, plan } from '../help';
 
 const one: Piece = { ...piece(), id: 'one', name: 'One' };

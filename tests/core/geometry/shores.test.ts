@@ -1,21 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import {
-  boxOf,
-  landHand,
-  mirrored,
-  startingSea,
-  startingSeas,
-  withBareEdge,
-  withCornerBeach,
-  withIsland,
-  withSide,
-  type Point,
-  type Sea,
-  type Shape,
-  type Side,
-} from '#core/document';
+import { boxOf, landOnRight, type Point, type Sea, type Shape, type Side } from '#core/document';
+import { mirrored, withBareEdge, withCornerBeach, withIsland, withSide } from '#core/edit';
+import { startingSea, startingSeas } from '#core/craft';
 import { coatRegions, crossesItself, cutBoard, inlandBand, inside, outlineArea, partOf, smoothRing, type Cut } from '#core/geometry';
 import { near, piece, sum } from '../help';
 
@@ -216,7 +204,7 @@ test('a beach on another side keeps its share of a square board; mirrored twice 
   const drawn = withCornerBeach(withIsland(square));
   const share = (p: typeof drawn): number => cutBoard(p.shape, [], p.sea).beach.area;
   for (const side of sides) {
-    assert.equal(landHand(side) === 'right', side === 'far' || side === 'right');
+    assert.equal(landOnRight(side), side === 'far' || side === 'right');
     near(share(withSide(drawn, side)) / share(drawn), 1, 0.002);
     near(share(mirrored(withSide(drawn, side))) / share(drawn), 1, 0.002);
     assert.deepEqual(mirrored(mirrored(withSide(drawn, side))), withSide(drawn, side));

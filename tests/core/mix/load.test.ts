@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { startingColourants, type Colourant } from '#core/document';
+import { startingColourants } from '#core/craft';
+import type { Colourant } from '#core/document';
 import { dose, dropsFor, letDownFor, letDownsOf, totalLoad } from '#core/mix';
 import { near, resin } from '../help';
 

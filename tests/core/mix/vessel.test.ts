@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { startingVessels, type Vessel } from '#core/document';
+import { startingVessels } from '#core/craft';
+import type { Vessel } from '#core/document';
 import {
   densityFromWater,
   dropFromCount,

@@ -1,7 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { startingCoat, withCoat, withDressing, withDressingChanged, type Coat, type Piece, type Point } from '#core/document';
+import { startingCoat } from '#core/craft';
+import { withCoat, withDressing, withDressingChanged } from '#core/edit';
+import type { Coat, Piece, Point } from '#core/document';
 import { buildUpOf, clearanceOf, sagOf, sectionOf, weightOf, type PiecePlan, type SectionLayer } from '#core/plan';
 import { empty, near, piece, plan, resin, sum } from '../help';
 

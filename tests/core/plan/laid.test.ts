@@ -1,7 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { startingCoat, withCoat, type Coat, type Dressing, type Point, type SandCoat, type WaveCoat } from '#core/document';
+import { startingCoat } from '#core/craft';
+import { withCoat } from '#core/edit';
+import type { Coat, Dressing, Point, SandCoat, WaveCoat } from '#core/document';
 import { fieldOf, inside, partsAt, distancesTo } from '#core/geometry';
 import {
   capOf,

@@ -1,7 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { startingCoat, withCoat, withFilm, withShape, type Coat, type Piece } from '#core/document';
+import { startingCoat } from '#core/craft';
+import { withCoat, withFilm, withShape } from '#core/edit';
+import type { Coat, Piece } from '#core/document';
 import { cupContent } from '#core/mix';
 import { groupCoats, planPiece, whiteThickness, type Batch, type PiecePlan } from '#core/plan';
 import { empty, means, method, near, piece, plan, resin, sample, sum } from '../help';

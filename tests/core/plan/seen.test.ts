@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { startingCoat } from '#core/document';
+import { startingCoat } from '#core/craft';
 import {
   buildUp,
   chartColours,

@@ -1,7 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { startingBoard, startingPiece, withCoat, withFilm, withShape, type Piece, type WaveCoat } from '#core/document';
+import { startingBoard, startingPiece } from '#core/craft';
+import { withCoat, withFilm, withShape } from '#core/edit';
+import type { Piece, WaveCoat } from '#core/document';
 import { cupContent } from '#core/mix';
 import { handsOn, planPiece, planTogether, sharesOf, strainsOf, workable, type Batch, type PourPlan } from '#core/plan';
 import { empty, means, method, near, piece, plan, resin, sample, sum } from '../help';

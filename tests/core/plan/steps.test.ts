@@ -1,16 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import {
-  cupKey,
-  withDressing,
-  withDressingChanged,
-  withBreaker,
-  type Coat,
-  type Dressing,
-  type Piece,
-  type SandCoat,
-  type WaveCoat,
-} from '#core/document';
+import { cupKey, type Coat, type Dressing, type Piece, type SandCoat, type WaveCoat } from '#core/document';
+import { withDressing, withDressingChanged, withBreaker } from '#core/edit';
 import { planPiece, type PourPlan, type Step } from '#core/plan';
 import { means, method, near, piece, plan, resin, sum } from '../help';
 

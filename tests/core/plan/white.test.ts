@@ -1,16 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import {
-  limits,
-  textureOf,
-  texturePerResin,
-  withCoat,
-  withLoad,
-  withShape,
-  type Piece,
-  type SandCoat,
-  type WaveCoat,
-} from '#core/document';
+import { limits, type Piece, type SandCoat, type WaveCoat } from '#core/document';
+import { textureOf, texturePerResin } from '#core/craft';
+import { withCoat, withLoad, withShape } from '#core/edit';
 import { mixedDensity, sandShare } from '#core/mix';
 import { whiteAmounts, whiteHiding, whiteStick } from '#core/plan';
 import { siliconeLater, workBefore } from '#core/prepare';

@@ -1,6 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { pricingOf, startingPricing, withCoat, type Pour, type WaveCoat } from '#core/document';
+import { pricingOf, startingPricing } from '#core/craft';
+import { withCoat } from '#core/edit';
+import type { Pour, WaveCoat } from '#core/document';
 import { readSession } from '#core/record';
 import {
   comingPours,

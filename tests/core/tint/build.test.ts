@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { slopeCups, startingColourants, type Part } from '#core/document';
+import { slopeCups, startingColourants } from '#core/craft';
+import type { Part } from '#core/document';
 import { mixedDensity } from '#core/mix';
 import { counted, fromDeepest, fromPalest, lightness, recipeSeen, solveSlope, withWhite, type Built, type Rgb } from '#core/tint';
 import { near, resin, sum } from '../help';

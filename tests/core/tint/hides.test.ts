@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { startingColourants } from '#core/document';
+import { startingColourants } from '#core/craft';
 import { contrastOf, HIDES, hidingFilm, hidingLoad, recipeLayer, stickFilm, whitesOf } from '#core/tint';
 import { near, sample } from '../help';
 

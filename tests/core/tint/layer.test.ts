@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { startingColourants } from '#core/document';
+import { startingColourants } from '#core/craft';
 import {
   clearLayer,
   groundOf,

@@ -1,7 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { slopeCups, startingColourants, type Colourant } from '#core/document';
+import { slopeCups, startingColourants } from '#core/craft';
+import type { Colourant } from '#core/document';
 import { blend, deltaE, hue, lightness, loadFor, mixtureOf, mostOf, ofHex, hexOf, recipeSeen, solveSlope, type Rgb } from '#core/tint';
 import { near, resin } from '../help';
 

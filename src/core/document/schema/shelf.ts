@@ -1,6 +1,6 @@
 import Type, { type Static } from 'typebox';
 import { limits } from '../limits';
-import { supplies } from '../supplies';
+import { supplies } from '../enums';
 import { object, range, from0, id, name, text, moment, tagged, date } from './parts';
 
 /** A level drawn on a cup: what it holds up to there, ml, and how high that is above its floor, mm. */

@@ -1,6 +1,6 @@
 import Type, { type Static } from 'typebox';
 import { limits } from '../limits';
-import { slopeGrounds } from '../slopes';
+import { slopeGrounds } from '../enums';
 import { Part } from './coats';
 import { object, range, from0, id, name } from './parts';
 

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { vesselsOf } from '#core/document';
+  import { vesselsOf } from '#core/craft';
   import { planTogether } from '#core/plan';
   import { comingPours, shelfOf } from '#core/stock';
   import { plain } from '#core/units';

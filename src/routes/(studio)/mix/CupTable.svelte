@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { pricingOf, type Vessel } from '#core/document';
+  import { pricingOf } from '#core/craft';
+  import type { Vessel } from '#core/document';
   import { vesselFor } from '#core/mix';
   import { sharesOf, type Batch, type Cup, type Together } from '#core/plan';
   import { costOf, takenByCup, type Ledger } from '#core/stock';

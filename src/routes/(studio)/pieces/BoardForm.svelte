@@ -1,15 +1,7 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import {
-    startingSeas,
-    type BoardAnswers,
-    type Piece,
-    type Resin,
-    type Sea,
-    type Settings,
-    type StartingSea,
-    type Use,
-  } from '#core/document';
+  import { startingSeas, type BoardAnswers, type StartingSea } from '#core/craft';
+  import type { Piece, Resin, Sea, Settings, Use } from '#core/document';
   import Choice from '$lib/ui/Choice.svelte';
   import Field from '$lib/ui/Field.svelte';
   import BoardPreview from './form/BoardPreview.svelte';

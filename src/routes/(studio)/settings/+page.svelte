@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { batching, limits, runOff, type Settings } from '#core/document';
+  import { batching, runOff } from '#core/craft';
+  import { limits, type Settings } from '#core/document';
   import {
     bare,
     fraction,

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { dryingOf, limits, type Drying, type Method } from '#core/document';
+  import { dryingOf } from '#core/craft';
+  import { limits, type Drying, type Method } from '#core/document';
   import { duration, readWithin, writeHours } from '#core/units';
   import { changeMethod } from '$lib/store/settings';
   import { attempt } from '$lib/ui/attempt';

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { vesselsOf } from '#core/document';
+  import { vesselsOf } from '#core/craft';
   import { comingPours, shelfOf } from '#core/stock';
   import { SHELF } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';

@@ -1,5 +1,7 @@
 <script lang="ts">
-  import { freeId, colourantKinds, limits, ownLimit, tintsOf, type Colourant, type ColourantKind } from '#core/document';
+  import { freeId } from '#core/edit';
+  import { limits, tintsOf, type Colourant } from '#core/document';
+  import { colourantKinds, ownLimit, type ColourantKind } from '#core/craft';
   import { readDrop } from '#core/mix';
   import type { Means } from '#core/plan';
   import { clearLayer, hexOf, hidingFilm, recipeLayer, seenColour, stackOver, groundOf } from '#core/tint';

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { freeId, limits, type Stock, type StockUnit } from '#core/document';
+  import { freeId } from '#core/edit';
+  import { limits, type Stock, type StockUnit } from '#core/document';
   import { holdable } from '#core/formats';
   import type { Means } from '#core/plan';
   import { densityOf, inDrawingOrder, itemKey, itemName, summed, turned, type Coming, type Ledger, type Line } from '#core/stock';

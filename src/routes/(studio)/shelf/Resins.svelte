@@ -1,5 +1,7 @@
 <script lang="ts">
-  import { freeId, limits, startingResin, type Resin } from '#core/document';
+  import { freeId } from '#core/edit';
+  import { limits, type Resin } from '#core/document';
+  import { startingResin } from '#core/craft';
   import { STATED_MASS } from '#core/cure';
   import { readDensity } from '#core/mix';
   import type { Means } from '#core/plan';

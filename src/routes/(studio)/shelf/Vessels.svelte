@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { freeId, limits, type Vessel } from '#core/document';
+  import { freeId } from '#core/edit';
+  import { limits, type Vessel } from '#core/document';
   import { readMarks, writeMarks } from '#core/mix';
   import { plain, readWithin, volume } from '#core/units';
   import type { TableColumn } from '$lib/ui/table/columns';

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { limits, withCupInserted, withoutCup, type Slope } from '#core/document';
+  import { limits, type Slope } from '#core/document';
+  import { withCupInserted, withoutCup } from '#core/edit';
   import { deltaE } from '#core/tint';
   import { plain, readWithin, volume, writeShare, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';

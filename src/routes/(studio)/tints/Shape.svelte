@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { limits, withCupCount, type Slope } from '#core/document';
+  import { limits, type Slope } from '#core/document';
+  import { withCupCount } from '#core/edit';
   import { bare, plain, readWithin, type Reading } from '#core/units';
   import Sheet from '$lib/ui/Sheet.svelte';
   import type { SlopeBench, Worked } from './bench.svelte';

@@ -1,7 +1,9 @@
 <script lang="ts">
   import { DropdownMenu } from 'bits-ui';
   import { goto } from '$app/navigation';
-  import { freeId, startingSlope, type Slope } from '#core/document';
+  import { freeId } from '#core/edit';
+  import type { Slope } from '#core/document';
+  import { startingSlope } from '#core/craft';
   import { editRows, SLOPES } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { Dialog } from 'bits-ui';
-  import { withSlope, type SeaCoat } from '#core/document';
+  import { withSlope } from '#core/edit';
+  import type { SeaCoat } from '#core/document';
   import { editPiece } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { ownLimit } from '#core/document';
+  import { ownLimit } from '#core/craft';
   import { thickenedBy, viscosity } from '#core/cure';
   import { mixedDensity } from '#core/mix';
   import { contrastOf, HIDES, hidingFilm, hidingLoad, recipeLayer, solidsShare, stickFilm, whitesOf } from '#core/tint';

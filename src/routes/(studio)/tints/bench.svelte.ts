@@ -1,4 +1,5 @@
-import { keptLoad, slopeTints, type Part, type Piece, type SeaCoat, type Slope } from '#core/document';
+import { keptLoad, slopeTints } from '#core/edit';
+import type { Part, Piece, SeaCoat, Slope } from '#core/document';
 import { mixedDensity } from '#core/mix';
 import {
   counted,

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { vesselsOf } from '#core/document';
+  import { vesselsOf } from '#core/craft';
   import type { Paper } from '#core/formats';
   import { planTogether } from '#core/plan';
   import { shared } from '$lib/store/shared.svelte';

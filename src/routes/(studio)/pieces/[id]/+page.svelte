@@ -2,7 +2,7 @@
   import { tinykeys } from 'tinykeys';
   import { page } from '$app/state';
   import { advise } from '#core/advice';
-  import { withStartingSea } from '#core/document';
+  import { withStartingSea, joinsOf } from '#core/edit';
   import { standingOf } from '#core/record';
   import { shared } from '$lib/store/shared.svelte';
   import { writeBoard } from '$lib/ui/board';
@@ -10,7 +10,6 @@
   import { doingNow } from '$lib/ui/doing';
   import Kept from '$lib/ui/Kept.svelte';
   import Missing from '$lib/ui/Missing.svelte';
-  import { joinsOf } from '#core/geometry';
   import Above from './Above.svelte';
   import Chart from './Chart.svelte';
   import Coats from './Coats.svelte';

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Finding } from '#core/advice';
-  import { linesOf, withPointAdded, type Point } from '#core/document';
+  import { linesOf, type Point } from '#core/document';
+  import { withPointAdded } from '#core/edit';
   import { lineOf, middleOf, partOf } from '#core/geometry';
   import { chartColours, type PiecePlan } from '#core/plan';
   import { fixed, writeLength } from '#core/units';

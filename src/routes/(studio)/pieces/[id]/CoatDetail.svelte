@@ -1,21 +1,7 @@
 <script lang="ts">
-  import {
-    beach,
-    laidOf,
-    laying,
-    limits,
-    order,
-    texture,
-    textureOf,
-    texturePerResin,
-    withCoat,
-    withCoatMoved,
-    withCoatTwice,
-    withFilm,
-    withoutCoat,
-    type Coat,
-    type Piece,
-  } from '#core/document';
+  import { beach, laidOf, laying, order, texture, textureOf, texturePerResin } from '#core/craft';
+  import { limits, type Coat, type Piece } from '#core/document';
+  import { withCoat, withCoatMoved, withCoatTwice, withFilm, withoutCoat } from '#core/edit';
   import { coverage, mixedDensity, sandShare } from '#core/mix';
   import type { CoatPlan, PiecePlan } from '#core/plan';
   import { bare, film, plain, readWithin, writeShare } from '#core/units';

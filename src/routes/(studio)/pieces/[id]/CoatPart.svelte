@@ -1,5 +1,7 @@
 <script lang="ts">
-  import { awaitedBy, isJoined, limits, overOf, withCoat, type Coat, type Edge, type Over, type Until } from '#core/document';
+  import { awaitedBy, isJoined, overOf } from '#core/craft';
+  import { limits, type Coat, type Edge, type Over, type Until } from '#core/document';
+  import { withCoat } from '#core/edit';
   import type { CoatPlan, PiecePlan } from '#core/plan';
   import { fraction, plain, readWithin, writeShare } from '#core/units';
   import LengthField from '$lib/ui/LengthField.svelte';

@@ -1,7 +1,9 @@
 <script lang="ts">
   import { dragHandle, dragHandleZone, type DndEvent } from 'svelte-dnd-action';
   import type { Finding } from '#core/advice';
-  import { newCoatId, resinFor, startingCoat, withCoatAdded, withCoatMoved, withCoatOrder, type Coat } from '#core/document';
+  import { newCoatId, resinFor, withCoatAdded, withCoatMoved, withCoatOrder } from '#core/edit';
+  import { startingCoat } from '#core/craft';
+  import type { Coat } from '#core/document';
   import type { CoatPlan, PiecePlan } from '#core/plan';
   import { fixed, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { limits, tintsOf, withLoad, withTint, type Part } from '#core/document';
+  import { limits, tintsOf, type Part } from '#core/document';
+  import { withLoad, withTint } from '#core/edit';
   import type { Cup, PiecePlan } from '#core/plan';
   import { fraction, plain, readWithin, writeShare, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { withPoint, withPointAdded, withoutPoint, type Point } from '#core/document';
+  import { withPoint, withPointAdded, withoutPoint } from '#core/edit';
+  import type { Point } from '#core/document';
   import { writeLength } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { focusOn } from '$lib/ui/focus';

@@ -1,5 +1,7 @@
 <script lang="ts">
-  import { additive, heat, lace, limits, lines, under, withLace, withLines, type Coat, type WaveCoat } from '#core/document';
+  import { additive, heat, lace, lines, under } from '#core/craft';
+  import { limits, type Coat, type WaveCoat } from '#core/document';
+  import { withLace, withLines } from '#core/edit';
   import type { PiecePlan } from '#core/plan';
   import { duration, plain, readWithin, writeDuration } from '#core/units';
   import LengthField from '$lib/ui/LengthField.svelte';

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { additiveInto, limits, type WaveCoat } from '#core/document';
+  import { additiveInto } from '#core/craft';
+  import { limits, type WaveCoat } from '#core/document';
   import { whiteAmounts, whiteHiding, whiteStick, type PiecePlan } from '#core/plan';
   import { siliconeLater } from '#core/prepare';
   import { HIDES } from '#core/tint';

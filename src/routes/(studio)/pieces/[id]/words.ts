@@ -1,4 +1,5 @@
-import { awaitedBy, isJoined, overOf, type Coat, type Over, type Piece, type Point, type Settings } from '#core/document';
+import { awaitedBy, isJoined, overOf } from '#core/craft';
+import type { Coat, Over, Piece, Point, Settings } from '#core/document';
 import { middleOf } from '#core/geometry';
 import type { CoatPlan, PiecePlan } from '#core/plan';
 import { plain, writeLength, writeShare, writeSpan } from '#core/units';

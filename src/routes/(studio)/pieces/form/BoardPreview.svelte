@@ -1,5 +1,7 @@
 <script lang="ts">
-  import { startingPiece, withShape, type BoardAnswers, type Piece, type StartingSea } from '#core/document';
+  import { startingPiece, type BoardAnswers, type StartingSea } from '#core/craft';
+  import { withShape } from '#core/edit';
+  import type { Piece } from '#core/document';
   import { planPiece, weightOf } from '#core/plan';
   import { edgeAmounts, hoursBefore, workAfter, workBefore } from '#core/prepare';
   import { fixed, inUnit, length, plain, writeHours, writeLength } from '#core/units';

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { materials, type Edge, type Material, type Primer, type Settings, type Underside } from '#core/document';
+  import { materials } from '#core/craft';
+  import type { Edge, Material, Primer, Settings, Underside } from '#core/document';
   import Choice from '$lib/ui/Choice.svelte';
   import Field from '$lib/ui/Field.svelte';
   import { primed, type Readers, type Typed } from './typed';

@@ -2,7 +2,6 @@ import {
   boxOf,
   limits,
   shapeProblem,
-  type BoardAnswers,
   type Edge,
   type Ground,
   type Hole,
@@ -14,6 +13,7 @@ import {
   type Underside,
   type Use,
 } from '#core/document';
+import type { BoardAnswers } from '#core/craft';
 import { fraction, length, mass, plain, readWithin, writeLength, type Reading } from '#core/units';
 
 /** What is typed about a board, as it is typed; nothing of it is lost while some of it cannot be read. */

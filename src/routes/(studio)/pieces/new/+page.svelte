@@ -1,6 +1,8 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { startingBoard, startingPiece, withDrawnSea, type BoardAnswers, type Sea, type StartingSea } from '#core/document';
+  import { startingBoard, startingPiece, type BoardAnswers, type StartingSea } from '#core/craft';
+  import { withDrawnSea } from '#core/edit';
+  import type { Sea } from '#core/document';
   import { addPiece } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';

@@ -2,7 +2,8 @@
   import { onDestroy } from 'svelte';
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { freeId, limits, slopeGrounds, type Slope, type SlopeGround } from '#core/document';
+  import { freeId } from '#core/edit';
+  import { limits, slopeGrounds, type Slope, type SlopeGround } from '#core/document';
   import { mixedDensity } from '#core/mix';
   import { groundNamed, lightness } from '#core/tint';
   import { film as filmQuantity, plain, readWithin, volume, writeVolume } from '#core/units';

@@ -1,5 +1,7 @@
 <script lang="ts">
-  import { colourantKinds, freeId, type Colourant } from '#core/document';
+  import { colourantKinds } from '#core/craft';
+  import { freeId } from '#core/edit';
+  import type { Colourant } from '#core/document';
   import type { Measured, Rgb } from '#core/tint';
   import { editRows, SHELF } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';

@@ -1,7 +1,9 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { limits, withDrawnSea, withShape, type BoardAnswers, type Piece, type Sea } from '#core/document';
+  import { limits, type Piece, type Sea } from '#core/document';
+  import { withDrawnSea, withShape } from '#core/edit';
+  import type { BoardAnswers } from '#core/craft';
   import { length, readWithin, writeLength } from '#core/units';
   import Field from '$lib/ui/Field.svelte';
   import { readPiece } from '$lib/store/studio';

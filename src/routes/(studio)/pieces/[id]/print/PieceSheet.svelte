@@ -2,7 +2,7 @@
   import { advise } from '#core/advice';
   import type { Settings } from '#core/document';
   import type { Paper } from '#core/formats';
-  import { joinsOf } from '#core/geometry';
+  import { joinsOf } from '#core/edit';
   import { clearanceOf, planTogether, weightOf, type PiecePlan } from '#core/plan';
   import { edgeAmounts, workAfter, workBefore, type Work } from '#core/prepare';
   import { fixed, plain, volumeFigure, writeHours, writeShare, writeTemperature, writeVolume } from '#core/units';

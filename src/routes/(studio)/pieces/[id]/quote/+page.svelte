@@ -1,6 +1,7 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { limits, pricingOf, type Pricing } from '#core/document';
+  import { limits, type Pricing } from '#core/document';
+  import { pricingOf } from '#core/craft';
   import type { Paper } from '#core/formats';
   import { planPiece } from '#core/plan';
   import { quoteOf, shelfOf } from '#core/stock';

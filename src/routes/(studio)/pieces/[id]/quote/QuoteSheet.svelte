@@ -3,7 +3,7 @@
   import type { PiecePlan } from '#core/plan';
   import type { Quote } from '#core/stock';
   import { fixed, plain, writeHours, writeShare } from '#core/units';
-  import { pricingOf } from '#core/document';
+  import { pricingOf } from '#core/craft';
   import { writeBoard } from '$lib/ui/board';
   import BoardDrawing from '$lib/ui/BoardDrawing.svelte';
   import { dayMonth } from '$lib/ui/clock.svelte';

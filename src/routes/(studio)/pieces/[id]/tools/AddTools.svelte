@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { limits, withBareEdge, withBreaker, withCornerBeach, withIsland, type Piece, type Sea } from '#core/document';
+  import { limits, type Piece, type Sea } from '#core/document';
+  import { withBareEdge, withBreaker, withCornerBeach, withIsland } from '#core/edit';
   import { looseGrams, type PiecePlan } from '#core/plan';
   import { plain } from '#core/units';
   import { focusOn } from '$lib/ui/focus';

@@ -1,13 +1,6 @@
 <script lang="ts">
-  import {
-    limits,
-    withDressing,
-    withDressingChanged,
-    withoutDressing,
-    type DressedWhen,
-    type Dressing,
-    type DressingKind,
-  } from '#core/document';
+  import { limits, type DressedWhen, type Dressing, type DressingKind } from '#core/document';
+  import { withDressing, withDressingChanged, withoutDressing } from '#core/edit';
   import type { PiecePlan } from '#core/plan';
   import { focusOn } from '$lib/ui/focus';
   import LengthField from '$lib/ui/LengthField.svelte';

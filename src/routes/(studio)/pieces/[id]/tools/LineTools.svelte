@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { linesOf, mirrored, withLandSwapped, withoutLine, withoutPoint, withPoint, withPointAdded } from '#core/document';
+  import { linesOf } from '#core/document';
+  import { mirrored, withLandSwapped, withoutLine, withoutPoint, withPoint, withPointAdded } from '#core/edit';
   import type { PiecePlan } from '#core/plan';
   import { focusOn } from '$lib/ui/focus';
   import LengthField from '$lib/ui/LengthField.svelte';

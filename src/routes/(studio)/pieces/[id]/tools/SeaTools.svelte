@@ -1,6 +1,7 @@
 <script lang="ts">
-  import { startingSeas, withParts, withSeaOf, withSide, withStartingSea, type Side, type StartingSea } from '#core/document';
-  import { acrossRow, meetingNeighbours, rowOf } from '#core/geometry';
+  import { startingSeas, type StartingSea } from '#core/craft';
+  import { withParts, withSeaOf, withSide, withStartingSea, acrossRow, meetingNeighbours, rowOf } from '#core/edit';
+  import type { Side } from '#core/document';
   import type { PiecePlan } from '#core/plan';
   import { editPieces } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';

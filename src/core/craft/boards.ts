@@ -1,4 +1,4 @@
-import type { Material, Primer } from './schema';
+import type { Material, Primer } from '#core/document';
 
 /** What a board is made of, as preparation, weight and stiffness see it. Ordinary figures; a board of one's own is weighed. */
 export interface MaterialFacts {

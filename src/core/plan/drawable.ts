@@ -1,6 +1,5 @@
 import { holesOf, type Piece, type Problem } from '#core/document';
-import { CutError } from './allowance';
-import { cutBoard } from './regions';
+import { CutError, cutBoard } from '#core/geometry';
 
 /**
  * Why a piece's board cannot be cut, as a problem of the file it came in; undefined where it can.

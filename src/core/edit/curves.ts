@@ -1,31 +1,10 @@
-import { boxOf } from './board';
-import type { Piece, Point, Sea } from './schema';
+import { boxOf, linesOf, type Piece, type Point, type Sea } from '#core/document';
+import { tenth } from './tenth';
 
 /** Least distance between neighbours on a curve, mm. */
 const APART = 1;
 
-/** A curve of the drawing: its key stays the same while it is edited. */
-export interface DrawnLine {
-  /** "shoreline", "edge:2", "coast:id", "coast:id:0", "breaker:id" or "bare". */
-  key: string;
-  points: Point[];
-  closed: boolean;
-}
-
-const tenth = (mm: number): number => Math.round(mm * 10) / 10;
 const held = (value: number, min: number, max: number): number => Math.min(Math.max(value, min), max);
-
-/** Every curve of a sea: the shoreline and its edges from the shore seaward, then what else is drawn. */
-export const linesOf = (sea: Sea): DrawnLine[] => [
-  { key: 'shoreline', points: sea.shoreline, closed: false },
-  ...sea.edges.map((points, i) => ({ key: `edge:${i}`, points, closed: false })),
-  ...(sea.coasts ?? []).flatMap(({ id, closed, points, edges }) => [
-    { key: `coast:${id}`, points, closed },
-    ...edges.map((edge, i) => ({ key: `coast:${id}:${i}`, points: edge, closed })),
-  ]),
-  ...(sea.breakers ?? []).map(({ id, points }) => ({ key: `breaker:${id}`, points, closed: false })),
-  ...(sea.bare ? [{ key: 'bare', points: sea.bare, closed: false }] : []),
-];
 
 /** A sea with the points of one of its curves changed. @throws RangeError where it has no such curve */
 export function withLine(sea: Sea, key: string, change: (points: Point[]) => Point[]): Sea {

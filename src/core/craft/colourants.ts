@@ -1,4 +1,4 @@
-import type { Colourant } from './schema';
+import type { Colourant } from '#core/document';
 
 export type ColourantKind = Colourant['kind'];
 

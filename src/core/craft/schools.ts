@@ -1,4 +1,4 @@
-import type { Coat, Laid, Method, Piece, SandCoat, SeaCoat, WaveCoat } from './schema';
+import type { Coat, Laid, Method, Piece, SandCoat, SeaCoat, WaveCoat } from '#core/document';
 
 /**
  * Where good artists disagree. Every way is supported; the first is where a coat starts, with the reason shown to the
@@ -167,25 +167,6 @@ export const openOf = (wave: WaveCoat, own: number): number => (wave.lace === 'o
 /** Whether a coat is a wave that is moved with flame. */
 export const torched = (coat: Coat): coat is WaveCoat =>
   coat.kind === 'wave' && (coat.heat === 'torch then air' || coat.heat === 'air then torch');
-
-/** How a wave is drawn: open lace takes less white and a bright line more, in fewer or more lines, lower or higher ones. */
-function drawn(how: 'fine' | 'bold', lace: WaveCoat['lace']): Pick<WaveCoat, 'lines' | 'lineWidth' | 'lineHeight'> {
-  const [lines, lineHeight] = { open: [2, 2] as const, some: [3, 2.5] as const, bright: [4, 3] as const }[lace ?? 'some'];
-  return how === 'fine' ? { lines, lineWidth: 5, lineHeight: 1.5 } : { lines: 1, lineWidth: 10, lineHeight };
-}
-
-const drawnNow = (wave: WaveCoat): 'fine' | 'bold' => ((wave.lines ?? 1) > 1 ? 'fine' : 'bold');
-
-/** A wave of one bold line, or of several fine ones. */
-export const withLines = (wave: WaveCoat, how: 'fine' | 'bold'): WaveCoat => ({ ...wave, ...drawn(how, wave.lace) });
-
-/** A wave of the lace wanted, with the passes and the white it takes; lines drawn to the artist's own measure stay. */
-export function withLace(wave: WaveCoat, wanted: NonNullable<WaveCoat['lace']>): WaveCoat {
-  const how = drawnNow(wave);
-  const usual = drawn(how, wave.lace);
-  const own = (Object.keys(usual) as (keyof typeof usual)[]).some((key) => usual[key] !== wave[key]);
-  return { ...wave, ...(own ? {} : drawn(how, wanted)), lace: wanted, passes: { some: 2, open: 3, bright: 1 }[wanted] };
-}
 
 /** The edge of a coat: its own, else the board's. */
 export const edgeOf = (piece: Pick<Piece, 'edge'>, coat: Coat) => coat.edge ?? piece.edge;

@@ -1,51 +1,12 @@
-import { freeId } from './drawn';
-import type { Coat, Colourant, Piece, Slope, SlopeCup, Tint } from './schema';
-
-/** Grounds a slope may be made even over. */
-export const slopeGrounds = ['white primer', 'bare wood', 'sand', 'slate'] as const;
-
-/** Names of cups, deep to shore, as the craft says them; others are numbered. */
-const NAMES = ['Deep', 'Offshore', 'Outer', 'Mid', 'Inner', 'Shallow', 'Shore', 'Wash'];
-const NAMED: Record<number, number[]> = {
-  2: [0, 6],
-  3: [0, 3, 6],
-  4: [0, 3, 5, 6],
-  5: [0, 1, 3, 5, 6],
-  6: [0, 1, 2, 3, 5, 6],
-  7: [0, 1, 2, 3, 4, 5, 6],
-};
-
-/** What a cup of so many is called. @param at from the deep end */
-export const slopeCupName = (at: number, of: number): string => NAMES[NAMED[of]?.[at] ?? at] ?? `Cup ${at + 1}`;
-
-/** Cups of a slope, deep to shore, each of the same amount. */
-export const slopeCups = (of: number, ml: number): SlopeCup[] =>
-  Array.from({ length: of }, (_, i) => ({ id: `cup-${i + 1}`, name: slopeCupName(i, of), ml }));
-
-/** A slope to start from: five cups of what there is, the first two colourants that colour. */
-export function startingSlope(id: string, name: string, resinId: string, colourants: Colourant[]): Slope {
-  const colours = colourants.filter((c) => Math.max(...c.absorb) > 50);
-  const [deep, toward] = [colours[0] ?? colourants[0], colours.find((c) => c !== colours[0])];
-  return {
-    id,
-    name,
-    resinId,
-    film: 1.5,
-    ground: 'white primer',
-    palest: 0.78,
-    deepest: 0.4,
-    turn: 0,
-    deep: deep ? [{ colourantId: deep.id, parts: 1 }] : [],
-    toward: toward ? [{ colourantId: toward.id, parts: 1 }] : [],
-    cups: slopeCups(5, 30),
-  };
-}
+import { slopeCupName, slopeCupNames } from '#core/craft';
+import type { Coat, Piece, Slope, Tint } from '#core/document';
+import { freeId } from './ids';
 
 /** A cup put in before the place given, of the amount of its neighbour; the others keep their names and their locks. */
 export function withCupInserted(slope: Slope, at: number): Slope {
   const beside = slope.cups[Math.min(at, slope.cups.length - 1)]!;
   const taken = slope.cups.map((c) => c.name);
-  const name = NAMES.find((n) => !taken.includes(n)) ?? `Cup ${slope.cups.length + 1}`;
+  const name = slopeCupNames.find((n) => !taken.includes(n)) ?? `Cup ${slope.cups.length + 1}`;
   const cup = { id: freeId('cup', slope.cups), name, ml: beside.ml };
   return { ...slope, cups: [...slope.cups.slice(0, at), cup, ...slope.cups.slice(at)] };
 }

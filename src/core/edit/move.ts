@@ -1,4 +1,4 @@
-import type { Pour, Stock, Studio } from './schema';
+import type { Pour, Stock, Studio } from '#core/document';
 
 const [HOUR, DAY] = [3_600_000, 86_400_000];
 

@@ -1,35 +1,16 @@
-import { boxOf } from './board';
 import { hasBeach, startingSea, type StartingSea } from './seas';
-import { startingMethod, startingResin, startingRoom, startingSettings, startingVessels } from './defaults';
-import type { Coat, Colourant, Edge, Piece, Shape, Studio, Surface, Tint, Use } from './schema';
-
-/**
- * Colourants of ordinary strength, by pigment and form. k and s are starting values of the trade until a smear of
- * one's own is measured.
- */
-export const startingColourants: Colourant[] = [
-  {
-    id: 'phthalo-blue',
-    name: 'Phthalo blue tint',
-    kind: 'liquid pigment',
-    density: 1.1,
-    solids: 0.15,
-    dropMl: 0.025,
-    absorb: [900, 200, 40],
-    scatter: [4, 6, 10],
-  },
-  {
-    id: 'turquoise',
-    name: 'Turquoise tint',
-    kind: 'liquid pigment',
-    density: 1.1,
-    solids: 0.15,
-    dropMl: 0.025,
-    absorb: [700, 60, 100],
-    scatter: [5, 8, 8],
-  },
-  { id: 'white-paste', name: 'White paste', kind: 'paste', density: 1.7, solids: 0.3, absorb: [0.2, 0.2, 0.2], scatter: [250, 250, 250] },
-];
+import {
+  boxOf,
+  type Coat,
+  type Colourant,
+  type Edge,
+  type Piece,
+  type Shape,
+  type Studio,
+  type Surface,
+  type Tint,
+  type Use,
+} from '#core/document';
 
 /** A slope of five, deep to shore: even steps of lightness at 2 mm over a white ground, turning to turquoise inshore. */
 const startingTints: Tint[] = [
@@ -162,19 +143,3 @@ export function startingPiece(
     }),
   };
 }
-
-/** A studio with nothing in it but ordinary materials and habits. */
-export const emptyStudio = (): Studio => ({
-  format: 'nerite-studio',
-  version: 2,
-  settings: startingSettings,
-  method: startingMethod,
-  rooms: [startingRoom],
-  resins: [startingResin],
-  colourants: startingColourants,
-  pieces: [],
-  pours: [],
-  vessels: startingVessels,
-  stock: [],
-  slopes: [],
-});

@@ -1,6 +1,7 @@
-import type { Piece, Point, Sea } from '#core/document';
-import { boxOf, withEdgesOf } from '#core/document';
-import { lineOf } from './regions';
+import { boxOf, type Piece, type Point, type Sea } from '#core/document';
+import { lineOf } from '#core/geometry';
+import { withEdgesOf } from './parts';
+import { tenth } from './tenth';
 
 /** Pieces that hang side by side, and where each begins along the row, mm. */
 export interface Placed {
@@ -69,8 +70,6 @@ export function joinsOf(piece: Piece, pieces: Piece[]): Join[] {
   const [left, own, right] = [row[index - 1], row[index], row[index + 1]];
   return [...(left ? pair(left, own, left.piece) : []), ...(right ? pair(own, right, right.piece) : [])];
 }
-
-const tenth = (mm: number): number => Math.round(mm * 10) / 10;
 
 /** A piece whose curves are bent at their ends so that they meet its neighbours’. */
 export function meetingNeighbours(piece: Piece, pieces: Piece[]): Piece {

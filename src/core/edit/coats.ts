@@ -1,23 +1,5 @@
-import { freeId } from './drawn';
-import type { Coat, Over, Part, Piece, Tint } from './schema';
-
-/** Tints of a coat in the order of its cups. */
-export const tintsOf = (coat: Coat): Tint[] =>
-  coat.kind === 'sea' ? coat.tints : coat.kind === 'glaze' || coat.kind === 'base' ? [coat.tint] : coat.kind === 'wave' ? [coat.white] : [];
-
-/** The part of the board a coat goes over: its own, else the ordinary one for its kind. */
-export function overOf(coat: Coat): Over {
-  if (coat.over) return coat.over;
-  switch (coat.kind) {
-    case 'sand':
-      return { kind: 'beach' };
-    case 'sea':
-    case 'glaze':
-      return { kind: 'sea' };
-    default:
-      return { kind: 'whole' };
-  }
-}
+import type { Coat, Part, Piece, Tint } from '#core/document';
+import { freeId } from './ids';
 
 /** A piece with one coat changed. The change must keep the coat's kind. */
 export const withCoat = (piece: Piece, coatId: string, change: (coat: Coat) => Coat): Piece => ({
@@ -74,15 +56,6 @@ export function withCoatAdded(piece: Piece, coat: Coat): Piece {
   const at = placeFor(piece.coats, coat.kind);
   return { ...piece, coats: [...piece.coats.slice(0, at), coat, ...piece.coats.slice(at)] };
 }
-
-/** What a coat waits for, if that lies below it. */
-export const awaitedBy = (coats: Coat[], coat: Coat): Coat['waits'] => {
-  const below = coats.slice(0, coats.indexOf(coat));
-  return coat.waits && below.some((c) => c.id === coat.waits!.coatId) ? coat.waits : undefined;
-};
-
-/** Whether a coat is poured with the one below it; the lowest has none below. */
-export const isJoined = (coats: Coat[], coat: Coat): boolean => coat.samePour && coats.indexOf(coat) > 0;
 
 /** A coat taken off. Where it was the first of its pour, the next one begins that pour. */
 export function withoutCoat(piece: Piece, coatId: string): Piece {

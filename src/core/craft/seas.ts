@@ -1,7 +1,5 @@
-import { boxOf, mapSea } from './board';
-import { withSea } from './drawn';
-import { landHand, type Hand } from './side';
-import type { Coast, Piece, Point, Sea, Side } from './schema';
+import { mapSea, type Point, type Sea, type Side } from '#core/document';
+import { rehanded, turns } from './turns';
 
 /**
  * The seas a piece may start from. Each shore is five curves from the shore to the deep, in shares of the board's width
@@ -120,34 +118,7 @@ function edgesThrough(curves: Point[][], n: number): Point[][] {
   });
 }
 
-/** Places of a far sea in shares of its box, turned to another side; and back, since each turn but "right" undoes itself. */
-const turns: Record<Side, (p: Point) => Point> = {
-  far: (p) => p,
-  near: ({ x, y }) => ({ x, y: 1 - y }),
-  left: ({ x, y }) => ({ x: y, y: x }),
-  right: ({ x, y }) => ({ x: 1 - y, y: x }),
-};
-const back: Record<Side, (p: Point) => Point> = { ...turns, right: ({ x, y }) => ({ x: y, y: 1 - x }) };
-
 const tenth = (mm: number): number => Math.round(mm * 10) / 10;
-const reversedCoast = (c: Coast): Coast =>
-  c.closed ? c : { ...c, points: [...c.points].reverse(), edges: c.edges.map((e) => [...e].reverse()) };
-
-/** A sea whose open coasts keep their land on the right after a turn that changes hands. */
-const rehanded = (sea: Sea, from: Hand, to: Hand): Sea =>
-  from === to || !sea.coasts ? sea : { ...sea, coasts: sea.coasts.map(reversedCoast) };
-
-/**
- * A piece with one of the starting seas drawn on it. Where that has no shore, waves that broke on one break on its own
- * line, and those of a line that is gone break on the shore again.
- */
-export function withStartingSea(piece: Piece, name: StartingSea): Piece {
-  const next = withSea(piece, startingSea(name, boxOf(piece.shape), piece.sea.edges.length, piece.sea.side));
-  const line = hasBeach(name) ? undefined : next.sea.breakers?.[0];
-  if (!line) return next;
-  return { ...next, coats: next.coats.map((c) => (c.kind === 'wave' && c.along === undefined ? { ...c, along: line.id } : c)) };
-}
-
 /** One of the starting seas on a board, mm. @param edges parts of the sea less one */
 export function startingSea(name: StartingSea, [w, h]: [number, number], edges: number, side: Side = 'far'): Sea {
   const start: Start = starts[name];
@@ -169,43 +140,5 @@ export function startingSea(name: StartingSea, [w, h]: [number, number], edges: 
     const q = turns[side](p);
     return { x: tenth(q.x * w), y: tenth(q.y * h) };
   });
-  return { ...rehanded(turned, landHand('far'), landHand(side)), side };
-}
-
-/** Every place of a piece's drawing moved, dressings too. */
-const mapDrawing = (piece: Piece, to: (p: Point) => Point): Piece => ({
-  ...piece,
-  sea: mapSea(piece.sea, to),
-  ...(piece.dressings && { dressings: piece.dressings.map((d) => ({ ...d, ...to(d) })) }),
-});
-
-/** A piece with its beach on another side: the drawing is turned and fitted to the board. */
-export function withSide(piece: Piece, side: Side): Piece {
-  const [w, h] = boxOf(piece.shape);
-  const from = piece.sea.side;
-  const moved = mapDrawing(piece, ({ x, y }) => {
-    const p = turns[side](back[from]({ x: x / w, y: y / h }));
-    return { x: tenth(p.x * w), y: tenth(p.y * h) };
-  });
-  return { ...moved, sea: { ...rehanded(moved.sea, landHand(from), landHand(side)), side } };
-}
-
-/** A piece with its drawing mirrored along the shore: what was at its left is at its right. */
-export function mirrored(piece: Piece): Piece {
-  const [w, h] = boxOf(piece.shape);
-  const upright = piece.sea.side === 'left' || piece.sea.side === 'right';
-  const moved = mapDrawing(piece, ({ x, y }) => (upright ? { x, y: tenth(h - y) } : { x: tenth(w - x), y }));
-  const turned = (line: Point[]): Point[] => [...line].reverse();
-  const { sea } = moved;
-  return {
-    ...moved,
-    sea: {
-      ...sea,
-      shoreline: turned(sea.shoreline),
-      edges: sea.edges.map(turned),
-      ...(sea.coasts && { coasts: sea.coasts.map(reversedCoast) }),
-      ...(sea.breakers && { breakers: sea.breakers.map((b) => ({ ...b, points: turned(b.points) })) }),
-      ...(sea.bare && { bare: turned(sea.bare) }),
-    },
-  };
+  return { ...rehanded(turned, 'far', side), side };
 }

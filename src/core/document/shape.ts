@@ -1,4 +1,4 @@
-import type { Hole, Piece, Point, Sea, Shape } from './schema';
+import type { Hole, Piece, Shape } from './schema';
 
 /** Width and height of a shape's bounds, mm. */
 export function boxOf(shape: Shape): [number, number] {
@@ -19,37 +19,6 @@ export function holesOf({ shape, holes, clock }: Pick<Piece, 'shape' | 'holes' |
   if (!clock) return holes;
   const [w, h] = boxOf(shape);
   return [...holes, { x: w / 2, y: h / 2, diameter: clock.hole, taped: true }];
-}
-
-/** A sea with every point of every curve put elsewhere. */
-export function mapSea(sea: Sea, to: (p: Point) => Point): Sea {
-  const line = (points: Point[]): Point[] => points.map(to);
-  return {
-    ...sea,
-    shoreline: line(sea.shoreline),
-    edges: sea.edges.map(line),
-    ...(sea.coasts && { coasts: sea.coasts.map((c) => ({ ...c, points: line(c.points), edges: c.edges.map(line) })) }),
-    ...(sea.breakers && { breakers: sea.breakers.map((b) => ({ ...b, points: line(b.points) })) }),
-    ...(sea.bare && { bare: line(sea.bare) }),
-  };
-}
-
-/** A sea drawn for one box, mm, stretched to another. */
-export const fittedSea = (sea: Sea, [w0, h0]: [number, number], [w, h]: [number, number]): Sea =>
-  w === w0 && h === h0 ? sea : mapSea(sea, (p) => ({ x: (p.x * w) / w0, y: (p.y * h) / h0 }));
-
-/**
- * A piece put on another shape: its sea and its dressings are stretched with the board, so that the drawing stays what
- * it was. Holes keep their place and size in mm.
- */
-export function withShape(piece: Piece, shape: Shape): Piece {
-  const [from, to] = [boxOf(piece.shape), boxOf(shape)];
-  return {
-    ...piece,
-    shape,
-    sea: fittedSea(piece.sea, from, to),
-    ...(piece.dressings && { dressings: piece.dressings.map((d) => ({ ...d, x: (d.x * to[0]) / from[0], y: (d.y * to[1]) / from[1] })) }),
-  };
 }
 
 /** What is wrong with a shape's measures among themselves, in a sentence; undefined where they make a board. */

@@ -1,7 +1,7 @@
-import type { Drying, Method, Pricing, Resin, Room, Settings, Vessel } from './schema';
+import type { Drying, Method, Pricing, Settings } from '#core/document';
 
-/** What a hand can mix, fill and lay; studios from before there were such habits start with these too. */
-export const startingMeasures = {
+/** What a hand can mix, fill and lay. */
+const startingMeasures = {
   smallestMix: 60,
   mostMixings: 4,
   smallestCup: 10,
@@ -67,49 +67,7 @@ export const handsOn: Drying = {
 /** The hours a studio's preparation takes. */
 export const dryingOf = (method: Method): Drying => ({ ...startingDrying, ...method.drying });
 
-export const startingRoom: Room = { id: 'room', name: 'the room', dayC: 21, nightC: 17, dayHour: 14, nightHour: 4 };
-
-export const startingSettings: Settings = {
-  length: 'mm',
-  volume: 'ml',
-  temperature: '°C',
-  measure: 'scale',
-  scaleStep: 0.1,
-  roomId: startingRoom.id,
-};
-
 /** What a price starts from until the studio gives its own. */
 export const startingPricing: Pricing = { currency: 'EUR', hourRate: 25, overhead: 0.15, margin: 0.2, setUpMin: 20, cleanUpMin: 20 };
 
 export const pricingOf = (settings: Pick<Settings, 'pricing'>): Pricing => settings.pricing ?? startingPricing;
-
-/** Cups a studio starts with: plain ones with lines, until its own are on the shelf. */
-export const startingVessels: Vessel[] = [
-  { id: 'cup-30', name: '30 ml cup', use: 'cup', holds: 30, count: 20, step: 2.5 },
-  { id: 'cup-100', name: '100 ml cup', use: 'cup', holds: 100, count: 10, step: 5 },
-  { id: 'cup-300', name: '300 ml cup', use: 'cup', holds: 300, count: 6, step: 10 },
-  { id: 'cup-600', name: '600 ml cup', use: 'cup', holds: 600, count: 3, step: 20 },
-];
-
-export const vesselsOf = ({ vessels }: { vessels?: Vessel[] | undefined }): Vessel[] => vessels ?? startingVessels;
-
-/** A resin of ordinary figures, for a studio that starts empty; the artist's own data sheet replaces it. */
-export const startingResin: Resin = {
-  id: 'coating-resin',
-  name: 'Coating resin',
-  ratio: { a: 1, b: 1, by: 'volume' },
-  densityA: 1.15,
-  densityB: 0.98,
-  refC: 23,
-  lowestC: 15,
-  viscosity: 0.9,
-  stirMin: 4,
-  workingMin: 45,
-  gelMin: 240,
-  recoatFromH: 6,
-  bondUntilH: 24,
-  handleH: 24,
-  fullCureH: 72,
-  loadLimit: 0.06,
-  loadLimitBy: 'weight',
-};
