@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import type { Page } from 'playwright-core';
-import { emptyStudio, startingBoard, startingPiece } from '#core/craft';
-import { withDressing } from '#core/edit';
+import { emptyStudio } from '#core/craft';
+import { startingBoard, startingPiece, withDressing } from '#core/edit';
 import { writeStudio, type Coat, type Piece, type SandCoat, type Studio, type WaveCoat } from '#core/document';
 import { exportStudio, openFile, plainServer, until, visit } from './help';
 

@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
-import { emptyStudio, startingBoard, startingMethod, startingPiece, startingResin, type BoardAnswers } from '#core/craft';
+import { emptyStudio, startingMethod, startingResin } from '#core/craft';
+import { startingBoard, startingPiece, type BoardAnswers } from '#core/edit';
 import { openStudio, type Piece, type Pour, type PourEvent, type Studio } from '#core/document';
 import { planPiece, planTogether, type Means, type PiecePlan } from '#core/plan';
 import { tell } from '#core/pour';

@@ -1,7 +1,8 @@
-import { awaitedBy, isJoined, materials, torched } from '#core/craft';
+import { awaitedBy, isJoined, coatName } from '#core/coat';
+import { materials, torched } from '#core/craft';
 import { drawsBackBelow, RECEDING } from '#core/level';
 import { mixedDensity } from '#core/mix';
-import { coatName, whiteAmounts } from '#core/plan';
+import { whiteAmounts } from '#core/plan';
 import { lightnessOf } from '#core/tint';
 import { plain } from '#core/units';
 import type { Finding, Rule } from './finding';

@@ -82,10 +82,10 @@ function strainFinding(strain: Strain, pour: number, resin: Resin): Finding {
       why: 'The last cups would be laid as the resin sets.',
       fix: 'Put the later coats in a batch of their own, lay the wave sooner, or take the slower resin.',
     };
-  const { standing, emptied } = strain;
-  const { key } = standing;
-  const course = standing.left();
-  const grams = `${plain(standing.grams, 0)} g in ${standing.name}`;
+  const { cup, emptied } = strain;
+  const { key } = cup;
+  const course = cup.left();
+  const grams = `${plain(cup.grams, 0)} g in ${cup.name}`;
   const where = { pour, ...(key && { cup: key }) };
   if (strain.kind === 'runs away')
     return {
@@ -100,7 +100,7 @@ function strainFinding(strain: Strain, pour: number, resin: Resin): Finding {
     code: 'cup-too-big',
     severity: 'warn',
     where,
-    says: `${grams} warms itself and is past working after ${plain(standing.workingMin, 0)} min; your plan empties it at ${plain(emptied, 0)} min.`,
+    says: `${grams} warms itself and is past working after ${plain(cup.workingMin, 0)} min; your plan empties it at ${plain(emptied, 0)} min.`,
     why: 'The mass in a cup heats itself; the same resin in a film stays cool.',
     fix: SOONER,
   };
@@ -115,11 +115,11 @@ const strained = ({ plan }: Facts): Finding[] =>
 const leftStanding = ({ plan }: Facts): Finding[] =>
   plan.pours.flatMap(({ batches, steps }, pour) =>
     batches.flatMap((batch, i) => {
-      const heats = new Set(strainsOf(batch, i, steps, plan.means).flatMap((s) => (s.kind === 'outlasts' ? [] : [s.standing])));
-      return batch.standing.flatMap((standing): Finding[] => {
-        const { key, name } = standing;
-        if (key || heats.has(standing)) return [];
-        const course = standing.left();
+      const heats = new Set(strainsOf(batch, i, steps, plan.means).flatMap((s) => (s.kind === 'outlasts' ? [] : [s.cup])));
+      return batch.waiting.flatMap((cup): Finding[] => {
+        const { key, name } = cup;
+        if (key || heats.has(cup)) return [];
+        const course = cup.left();
         if (course.peakC < PEAK_WARN) return [];
         const runs = course.runawayMin < Infinity ? `, running away from ${plain(course.runawayMin, 0)} min` : '';
         return [
@@ -127,7 +127,7 @@ const leftStanding = ({ plan }: Facts): Finding[] =>
             code: 'cup-left-standing',
             severity: 'note',
             where: { pour },
-            says: `Left standing, ${plain(standing.grams, 0)} g in ${name} would reach ${plain(course.peakC, 0)} °C${runs}.`,
+            says: `Left standing, ${plain(cup.grams, 0)} g in ${name} would reach ${plain(course.peakC, 0)} °C${runs}.`,
             why: course.peakC >= PEAK_STOP ? 'At 90 °C it smokes and can boil.' : 'From 60 °C it is too hot to hold and sets in minutes.',
             fix: 'Fill the cups as soon as it is stirred. A hot cup goes outside onto stone.',
           },
@@ -203,8 +203,8 @@ export const tooManyMixings: Rule = ({ plan }) =>
 export function writeStrain(strain: Strain): string {
   if (strain.kind === 'outlasts')
     return `One mixing would take ${plain(strain.needed, 0)} min of work, and can be worked for ${plain(strain.working, 0)} min here.`;
-  const { grams, name, workingMin } = strain.standing;
-  const course = strain.standing.left();
+  const { grams, name, workingMin } = strain.cup;
+  const course = strain.cup.left();
   const runs = course.runawayMin < Infinity ? ` and begin to run away at ${plain(course.runawayMin, 0)} min` : '';
   return strain.kind === 'runs away'
     ? `In one mixing, ${plain(grams, 0)} g in ${name} left standing would reach ${plain(course.peakC, 0)} °C${runs}; it is emptied at ${plain(strain.emptied, 0)} min${course.runawayMin > strain.emptied ? ', too near to that' : ''}.`

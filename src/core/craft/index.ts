@@ -1,6 +1,5 @@
 /** What the craft knows: its schools, its materials, and the ordinary figures everything starts from. */
 export * from './boards';
-export * from './coats';
 export * from './colourants';
 export * from './dressings';
 export * from './habits';
@@ -8,6 +7,6 @@ export * from './materials';
 export * from './schools';
 export * from './seas';
 export * from './slopes';
-export * from './starting';
 export * from './studio';
+export * from './tints';
 export * from './turns';

@@ -144,14 +144,6 @@ export const order: School<'deep to shore' | NonNullable<SeaCoat['order']>> = {
   why: 'Pale over the edge of dark blends; dark over pale muddies it.',
 };
 
-/** How each kind of film is laid when nothing is said: a glaze, a seal and sand by hand, the others poured. */
-export const laidOf = (coat: Coat): Laid =>
-  coat.kind === 'top'
-    ? 'poured'
-    : coat.kind === 'wave'
-      ? 'spread'
-      : (coat.laid ?? (['sea', 'clear', 'base'].includes(coat.kind) ? 'poured' : 'spread'));
-
 export const laying: School<Laid> = {
   question: 'how it is laid',
   ways: [

@@ -1,3 +1,4 @@
+import { kinds } from '#core/coat';
 import type { Coat, Part, Piece, Tint } from '#core/document';
 import { freeId } from './ids';
 
@@ -8,22 +9,14 @@ export const withCoat = (piece: Piece, coatId: string, change: (coat: Coat) => C
 });
 
 export const withFilm = (piece: Piece, coatId: string, film: number): Piece =>
-  withCoat(piece, coatId, (coat) => (coat.kind === 'wave' ? coat : coat.kind === 'top' ? { ...coat, cover: film } : { ...coat, film }));
+  withCoat(piece, coatId, (coat) => ('film' in coat ? { ...coat, film } : 'cover' in coat ? { ...coat, cover: film } : coat));
 
 /** A piece with one tint of a coat changed. @param index of the tint among the coat's */
 export const withTint = (piece: Piece, coatId: string, index: number, change: (tint: Tint) => Tint): Piece =>
   withCoat(piece, coatId, (coat) => {
-    switch (coat.kind) {
-      case 'sea':
-        return { ...coat, tints: coat.tints.map((tint, i) => (i === index ? change(tint) : tint)) };
-      case 'glaze':
-      case 'base':
-        return { ...coat, tint: change(coat.tint) };
-      case 'wave':
-        return { ...coat, white: change(coat.white) };
-      default:
-        return coat;
-    }
+    if ('tints' in coat) return { ...coat, tints: coat.tints.map((tint, i) => (i === index ? change(tint) : tint)) };
+    if ('tint' in coat) return { ...coat, tint: change(coat.tint) };
+    return 'white' in coat ? { ...coat, white: change(coat.white) } : coat;
   });
 
 /** A piece with the load of one part of a recipe changed; a load of nothing takes the colourant off the cup. */
@@ -35,14 +28,20 @@ export const withLoad = (piece: Piece, coatId: string, index: number, part: Part
     return { ...tint, recipe: kept ? recipe.map((p) => (p.colourantId === part.colourantId ? part : p)) : [...recipe, part] };
   });
 
-/** Where a new coat of a kind belongs, counted from the bottom: a seal below all, a base on it, a top above all, others below the tops. */
+/** Where a new coat of a kind belongs, counted from the bottom. */
 export function placeFor(coats: Coat[], kind: Coat['kind']): number {
-  if (kind === 'top') return coats.length;
-  const notSealed = coats.findIndex((c) => c.kind !== 'seal');
-  if (kind === 'seal') return 0;
-  if (kind === 'base') return notSealed < 0 ? coats.length : notSealed;
-  const under = coats.findLastIndex((c) => c.kind !== 'top') + 1;
-  return under;
+  switch (kinds[kind].place) {
+    case 'lowest':
+      return 0;
+    case 'on the seal': {
+      const at = coats.findIndex((c) => c.kind !== 'seal');
+      return at < 0 ? coats.length : at;
+    }
+    case 'under the tops':
+      return coats.findLastIndex((c) => c.kind !== 'top') + 1;
+    case 'topmost':
+      return coats.length;
+  }
 }
 
 /** The resin a new coat of a kind takes: that of the coat it comes to lie on, else of the one above it. */

@@ -4,6 +4,7 @@ export * from './coats';
 export * from './curves';
 export * from './dressings';
 export { freeId } from './ids';
+export * from './new-piece';
 export { movedTo } from './move';
 export { withDrawnSea, withParts, withSea, withSeaOf } from './parts';
 export { acrossRow, joinsOf, meetingNeighbours, rowOf, type Join, type Placed } from './row';

@@ -1,3 +1,4 @@
+import { SAND_DENSITY } from '#core/craft';
 import type { Method } from '#core/document';
 
 /** Film laid over an area, ml: A [mm²] · t [mm] / 1000. */
@@ -28,8 +29,6 @@ export const withSpare = (ml: number, method: Method): number => ml * (1 + metho
 /** What a vessel must hold so that `needed` ml leave it; the mixing cup is a vessel too. 100 → 103.061. */
 export const cupContent = (neededMl: number, method: Method): number =>
   neededMl > 0 ? (neededMl + method.cupStays) / (1 - method.cupShare) : 0;
-
-const SAND_DENSITY = 2.65;
 
 /**
  * Volume share of sand stirred into resin, φ.

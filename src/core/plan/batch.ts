@@ -1,4 +1,4 @@
-import type { Colourant, Method, Resin } from '#core/document';
+import type { Resin } from '#core/document';
 import {
   cupAge,
   cupCourse,
@@ -11,10 +11,10 @@ import {
   type CupCourse,
   type Windows,
 } from '#core/cure';
-import { cupContent, volumeWeighedError, mixedDensity, split, type LetDowns, type Split } from '#core/mix';
+import { cupContent, volumeWeighedError, mixedDensity, split, type Split } from '#core/mix';
 import { solidsShare } from '#core/tint';
-import type { Cup } from './cups';
-import type { Strain } from './strain';
+import type { Cup } from '#core/coat';
+import type { Bench } from './means';
 
 /** One mixing of A and B: the cups it fills, of one piece or of several, and the clock it starts. */
 export interface Batch {
@@ -29,21 +29,21 @@ export interface Batch {
   windows: Windows;
   /** How the white's own cup ages and how much thicker than clear it is; of a 10 ml cup of clear where there is no white. */
   white: { course: CupCourse; multiplier: number; ml: number };
-  /** Cups that hold the most for the longest, left standing: the mixing cup, and the fullest one filled from it. */
-  standing: Standing[];
+  /** Cups that hold the most for the longest, waiting to be emptied: the mixing cup, and the fullest one filled from it. */
+  waiting: WaitingCup[];
   /** Where a resin is mixed more than once: what one mixing would do. */
   because?: Strain;
   /** What keeps this mixing from straining, where it needs that. */
   care?: Care;
 }
 
-/** A cup left standing, and when the plan empties it; clock minutes after mixing. */
-export interface Standing {
+/** A cup that waits to be emptied, by itself at the bench; clock minutes after mixing. */
+export interface WaitingCup {
   name: string;
   grams: number;
   /** What it does until it is past working. */
   course: CupCourse;
-  /** What it does when it is left to its peak; the longer of the two to reckon, so only when asked. */
+  /** What it does when it is left to its peak; the longer of the two to compute, so only when asked. */
   left: () => CupCourse;
   /** Minute at which it would reach its working age in the cup. */
   workingMin: number;
@@ -58,17 +58,9 @@ export const whiteThickness = (
   min: number,
 ): number => viscosity(resin, method, roomC, cupAge(white.course, min), white.multiplier);
 
-/** What every batch of a piece shares. */
-export interface Bench {
-  method: Method;
-  colourants: Colourant[];
-  /** °C */
-  roomC: number;
-  /** Reading step of the scale, g. */
-  scaleStep: number;
-  /** Let-downs the cups of the pour share. */
-  letDowns?: LetDowns;
-}
+/** What is too much for one batch: a cup that heats itself past use before it is emptied, or work that outlasts the mix. Clock minutes. */
+export type Strain =
+  { kind: 'runs away' | 'past working'; cup: WaitingCup; emptied: number } | { kind: 'outlasts'; needed: number; working: number };
 
 /** What is done so that a mix keeps longer: a wide vessel loses heat, and cool bottles begin later. */
 export interface Care {
@@ -117,7 +109,7 @@ export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = 
   const whiteMl = white?.ml ?? 10;
   const whiteCourse = course(whiteMl, resin.workingMin);
   const multiplier = white ? method.whitePaste * thickenedBy(solidsShare(white.made.tint?.recipe ?? [], colourants, density)) : 1;
-  const stand = (name: string, volume: number, key?: string): Standing => {
+  const waits = (name: string, volume: number, key?: string): WaitingCup => {
     const kept = key ? {} : care;
     const own = course(volume, resin.workingMin, kept);
     const left = (): CupCourse => course(volume, undefined, kept);
@@ -133,9 +125,9 @@ export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = 
     weighedError: volumeWeighedError(resin),
     white: { course: whiteCourse, multiplier, ml: whiteMl },
     windows: windowsOf(resin, method, roomC, { multiplier, minuteOfAge: (age) => cupMinuteOfAge(whiteCourse, age) }),
-    standing: [
-      ...(cups.length > 1 ? [stand('the mixing cup', ml)] : []),
-      ...(fullest ? [stand(`the cup “${fullest.name}”`, fullest.ml, cups.length > 1 ? fullest.key : undefined)] : []),
+    waiting: [
+      ...(cups.length > 1 ? [waits('the mixing cup', ml)] : []),
+      ...(fullest ? [waits(`the cup “${fullest.name}”`, fullest.ml, cups.length > 1 ? fullest.key : undefined)] : []),
     ],
     ...((care.wide || care.cooler) && { care }),
   };

@@ -1,20 +1,10 @@
-import type { Coat, Colourant, Sea } from '#core/document';
+import { foamOver, type Site } from '#core/coat';
 import { openOf } from '#core/craft';
+import type { Coat, Colourant, Sea, WaveCoat } from '#core/document';
 import { inlandBand, partition, type Cut, type Region, type Ring } from '#core/geometry';
-import {
-  clearLayer,
-  groundKnown,
-  groundOf,
-  hexOf,
-  recipeLayer,
-  sandGround,
-  seenColour,
-  stackOver,
-  type Ground,
-  type Layer,
-  type Rgb,
-} from '#core/tint';
-import type { Site } from './site';
+import { hexOf, sandGround } from '#core/tint';
+import { areaIn, coated, groundStack, hexOn, laidOn, type Stack } from './stack';
+import { wetWaves, type Stage } from './stage';
 
 /** A piece of the board that is one colour throughout, "#rrggbb"; undefined where no model knows it, which is hatched. */
 export interface Patch {
@@ -41,124 +31,88 @@ export interface ChartColours {
   dry?: { rings: Ring[]; colour: string };
 }
 
-/** Layers over a ground as they are gathered; `known` is false while the ground's colour is not. */
+/** A patch while its coats are gathered. */
 interface Pile {
   rings: Ring[];
   part: number;
-  ground: Ground;
-  known: boolean;
-  layers: Layer[];
+  stack: Stack;
 }
 
-const seen = ({ layers, ground, known }: Pick<Pile, 'layers' | 'ground' | 'known'>): string | undefined =>
-  known ? hexOf(layers.length ? seenColour(stackOver(layers, ground.internal)) : ground.bare) : undefined;
+/** Foam while the coats over it are gathered, part by part. */
+interface FoamPiles {
+  wave: WaveCoat;
+  stacks: Stack[];
+}
 
-/** What one coat adds over a part, its film as planned; nothing for a wave, which is foam. @param film of a top, mm */
-export function layerOf(coat: Coat, part: number, n: number, colourants: Colourant[], film: number): Layer {
-  switch (coat.kind) {
-    case 'sea': {
-      // where the sea runs over the beach, it is its shore tint
-      const tint = coat.tints[Math.min(n - part, n - 1)];
-      return recipeLayer(tint?.recipe ?? [], colourants, coat.film - (coat.bed ?? 0));
-    }
-    case 'glaze':
-    case 'base':
-      return recipeLayer(coat.tint.recipe, colourants, coat.film);
-    case 'top':
-      return clearLayer(film);
-    case 'wave':
-      return clearLayer(0);
-    default:
-      return clearLayer(coat.film);
+/** Coats are gathered patch by patch: one that covers only some of a patch parts it. */
+class Chart {
+  readonly #site: Site;
+  readonly #colourants: Colourant[];
+  readonly #parts: Region[];
+  piles: Pile[];
+  readonly foams: FoamPiles[] = [];
+
+  constructor(site: Site, { beach, sea }: Pick<Cut, 'beach' | 'sea'>, colourants: Colourant[]) {
+    this.#site = site;
+    this.#colourants = colourants;
+    this.#parts = [beach, ...sea];
+    const stack = groundStack(site);
+    this.piles = this.#parts.map(({ rings }, part) => ({ rings, part, stack }));
+  }
+
+  #regionOf(coat: Coat, part: number): Region {
+    const { beach, sea } = this.#site.regions.get(coat.id)!;
+    return part === 0 ? beach : sea[part - 1]!;
+  }
+
+  /** Foam is shown whole over each part: where a later coat covers only some of it, the rest shows as covered too. */
+  addWave(wave: WaveCoat): void {
+    const white = foamOver(wave, { colourants: this.#colourants, method: this.#site.method }, 1);
+    const first = this.#parts.map((_, part) => this.piles.find((p) => p.part === part)!);
+    this.foams.push({ wave, stacks: first.map(({ stack }) => laidOn(stack, white, 0)) });
+  }
+
+  addFilm(coat: Exclude<Coat, WaveCoat>): void {
+    this.piles = this.piles.flatMap((pile) => {
+      const region = this.#regionOf(coat, pile.part);
+      if (region.area === 0) return [pile];
+      const stack = coated(pile.stack, this.#site, coat, pile.part, this.#colourants);
+      if (region === this.#parts[pile.part]) return [{ ...pile, stack }];
+      const { inside, outside } = partition(pile.rings, region.rings);
+      return [...(inside.length ? [{ ...pile, rings: inside, stack }] : []), ...(outside.length ? [{ ...pile, rings: outside }] : [])];
+    });
+    for (const foam of this.foams)
+      foam.stacks = foam.stacks.map((stack, part) =>
+        areaIn(this.#site, coat, part) > 0 ? coated(stack, this.#site, coat, part, this.#colourants) : stack,
+      );
   }
 }
 
-const regionAt = (site: Site, coat: Coat, part: number): Region => {
-  const { beach, sea } = site.regions.get(coat.id)!;
-  return part === 0 ? beach : sea[part - 1]!;
-};
-
-function laid(pile: Pile, coat: Coat, n: number, colourants: Colourant[]): Pile {
-  const layer = layerOf(coat, pile.part, n, colourants, 1);
-  // sand in resin hides the board whatever it is
-  if (coat.kind === 'sand') return { ...pile, ground: sandGround, known: true, layers: [layer] };
-  return { ...pile, layers: [...pile.layers, layer] };
-}
-
-/** How far a piece has come: how many of its coats lie, bottom first, and whether the last pour of them is still wet. */
-export interface Stage {
-  coats: number;
-  wet: boolean;
-}
-
-/** Waves of the pour that is still wet: their cells have not opened yet. */
-export function wetWaves({ piece, pours }: Pick<Site, 'piece' | 'pours'>, { coats, wet }: Stage): Set<string> {
-  const laid = piece.coats.slice(0, coats);
-  const pour = pours.findLast((p) => laid.includes(p[0]!)) ?? [];
-  return new Set(wet ? pour.flatMap((c) => (c.kind === 'wave' && laid.includes(c) ? [c.id] : [])) : []);
-}
-
-/** Colours of each part of the board: the ground, the coats over it, and the surface once, at the outermost. All coats hard, or those of a stage. */
+/**
+ * Colours of each part of the board: the ground, the coats over it, and the surface once, at the outermost.
+ * @param stage how far the piece has come; all coats hard where it is left out
+ */
 export function chartColours(site: Site, cut: Cut, colourants: Colourant[], stage?: Stage): ChartColours {
   const { piece, method } = site;
-  const laidCoats = stage ? piece.coats.slice(0, stage.coats) : piece.coats;
+  const coats = stage ? piece.coats.slice(0, stage.coats) : piece.coats;
   const closed = stage && wetWaves(site, stage);
-  const ground = groundOf(piece.surface);
-  const known = groundKnown(piece.surface);
-  const n = cut.sea.length;
-  const parts = [cut.beach, ...cut.sea];
-  let piles: Pile[] = parts.map((region, part) => ({ rings: region.rings, part, ground, known, layers: [] }));
-  const foams: { coat: Extract<Coat, { kind: 'wave' }>; piles: Pile[] }[] = [];
-  for (const coat of laidCoats) {
-    if (coat.kind === 'wave') {
-      const white = recipeLayer(coat.white.recipe, colourants, method.foamFilm);
-      // foam is shown whole over each part: where a later coat covers only some of it, the rest shows as covered too
-      const first = parts.map((_, part) => piles.find((p) => p.part === part)!);
-      foams.push({ coat, piles: first.map((p) => ({ ...p, layers: [...p.layers, white] })) });
-      continue;
-    }
-    piles = piles.flatMap((pile) => {
-      const region = regionAt(site, coat, pile.part);
-      if (region.area === 0) return [pile];
-      if (region === parts[pile.part]) return [laid(pile, coat, n, colourants)];
-      const { inside, outside } = partition(pile.rings, region.rings);
-      return [
-        ...(inside.length ? [laid({ ...pile, rings: inside }, coat, n, colourants)] : []),
-        ...(outside.length ? [{ ...pile, rings: outside }] : []),
-      ];
-    });
-    for (const foam of foams)
-      foam.piles = foam.piles.map((p) => (regionAt(site, coat, p.part).area > 0 ? laid(p, coat, n, colourants) : p));
-  }
+  const chart = new Chart(site, cut, colourants);
+  for (const coat of coats)
+    if (coat.kind === 'wave') chart.addWave(coat);
+    else chart.addFilm(coat);
   // what is strewn on the beach comes with its sand
-  const { gravel, dry }: Partial<Sea> =
-    laidCoats.length === piece.coats.length || laidCoats.some((c) => c.kind === 'sand') ? piece.sea : {};
+  const { gravel, dry }: Partial<Sea> = coats.length === piece.coats.length || coats.some((c) => c.kind === 'sand') ? piece.sea : {};
   return {
-    patches: piles.map((pile) => {
-      const colour = seen(pile);
-      return { rings: pile.rings, part: pile.part, ...(colour !== undefined && { colour }) };
+    patches: chart.piles.map(({ rings, part, stack }) => {
+      const colour = hexOn(stack);
+      return { rings, part, ...(colour !== undefined && { colour }) };
     }),
-    foams: foams.map(({ coat, piles: own }) => ({
-      coatId: coat.id,
-      closed: closed?.has(coat.id) ? 1 : 1 - openOf(coat, method.foamOpen),
-      parts: own.map(seen),
+    foams: chart.foams.map(({ wave, stacks }) => ({
+      coatId: wave.id,
+      closed: closed?.has(wave.id) ? 1 : 1 - openOf(wave, method.foamOpen),
+      parts: stacks.map(hexOn),
     })),
     ...(gravel && { gravel: inlandBand(cut, gravel.from, gravel.to).rings }),
     ...(dry && { dry: { rings: inlandBand(cut, dry.from).rings, colour: hexOf(sandGround.bare) } }),
   };
-}
-
-/** What a coat is laid over, as internal reflectance: beach first, then the sea from the shore seaward; undefined where no model knows it. */
-export function groundsUnder({ site, cut }: { site: Site; cut: Cut }, coatId: string, colourants: Colourant[]): (Rgb | undefined)[] {
-  const { piece } = site;
-  const below = piece.coats.slice(
-    0,
-    piece.coats.findIndex((c) => c.id === coatId),
-  );
-  return [cut.beach, ...cut.sea].map((region, part) => {
-    const over = below.filter((c) => c.kind !== 'wave' && regionAt(site, c, part).area > 0);
-    const start: Pile = { rings: region.rings, part, ground: groundOf(piece.surface), known: groundKnown(piece.surface), layers: [] };
-    const pile = over.reduce((p, c) => laid(p, c, cut.sea.length, colourants), start);
-    return pile.known ? stackOver(pile.layers, pile.ground.internal) : undefined;
-  });
 }

@@ -1,10 +1,9 @@
-import { laidOf } from '#core/craft';
-import type { Coat, FilmedCoat, TopCoat } from '#core/document';
-import type { Point, Shape } from '#core/document';
+import { laidOf } from '#core/coat';
+import type { Coat, FilmedCoat, TopCoat, Point, Shape } from '#core/document';
 import { alongLine, distancesTo, fieldOf, partsAt, waveOnBoard, type Field } from '#core/geometry';
-import { capOf, domeOf, dressedAfter, reliefOf, wedgeOf, type Laying, type Places } from './laid';
+import { capOf, domeOf, dressedAfter, reliefOf, wedgeOf, type Laying, type Places } from './layings';
 import { floatOn, restOf, type Wet } from './levelling';
-import type { Site } from './site';
+import type { Site } from '#core/coat';
 
 /** What is built up on a board, place by place: relief, coats and dressings, bottom first; all heights in mm above the board. */
 export interface BuildUp {

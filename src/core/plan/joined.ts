@@ -1,8 +1,8 @@
 import type { Resin } from '#core/document';
 import { letDownsOf } from '#core/mix';
-import type { Bench } from './batch';
-import { numbered, type CoatPlan } from './coats';
-import { cup, needTogether, type Cup, type Serve } from './cups';
+import type { CoatPlan } from './coats';
+import type { Bench } from './means';
+import { cup, needTogether, numbered, type Cup, type Serve } from '#core/coat';
 
 /** Between a cup's name and its piece's. */
 const OF = ' · ';

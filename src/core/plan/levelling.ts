@@ -1,5 +1,5 @@
 import type { FilmedCoat, TopCoat } from '#core/document';
-import type { Laying, Places } from './laid';
+import type { Laying, Places } from './layings';
 
 /**
  * Level at which a poured film of so many mm on the mean comes to rest over a ground. What a level holds is convex in

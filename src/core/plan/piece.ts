@@ -1,37 +1,14 @@
-import { aged } from '#core/cure';
-import { holesOf, type Coat, type Colourant, type Method, type Piece, type Resin } from '#core/document';
+import { coatNames, type Site } from '#core/coat';
+import { holesOf, type Coat, type Piece, type Resin } from '#core/document';
 import { allowances, blamed, bounds, CutError, cutBoard, lent, outlineArea, rimLength, type Bounds, type Cut } from '#core/geometry';
-import type { Batch, Bench } from './batch';
+import type { Batch } from './batch';
+import { planCoat, type CoatPlan } from './coats';
 import { chartColours, type ChartColours } from './colours';
-import { coatNames, planCoat, type CoatPlan } from './coats';
 import { buildUp, gridOf, meanFilm, type BuildUp } from './heights';
-import { siteOf, type Site } from './site';
-import { joinCups } from './joined';
-import { divides, mixed, type Mixed } from './split';
+import { agedResins, benchOf, type Means } from './means';
+import { mixedTogether } from './mixing';
+import { siteOf } from './site';
 import type { Step } from './steps';
-
-/** What a piece is planned with: the studio's materials and habits, and the air it is poured in. */
-export interface Means {
-  resins: Resin[];
-  colourants: Colourant[];
-  method: Method;
-  /** °C at the bench */
-  roomC: number;
-  /** Reading step of the scale, g; a tenth where it is left out. */
-  scaleStep?: number;
-}
-
-/** What every batch is planned on. */
-export const benchOf = ({ method, colourants, roomC, scaleStep = 0.1 }: Means): Omit<Bench, 'letDowns'> => ({
-  method,
-  colourants,
-  roomC,
-  scaleStep,
-});
-
-/** Resins with their working and gel times as ages of a film. */
-export const agedResins = ({ resins, method }: Pick<Means, 'resins' | 'method'>): Resin[] =>
-  resins.map((resin) => aged(resin, method.activationEa));
 
 /** Coats laid in one session, and everything that follows from them. */
 export interface PourPlan {
@@ -60,44 +37,13 @@ export interface PiecePlan {
   colours: ChartColours;
 }
 
-/** Whether the cups of a white's own wave are enough for a mixing of their own, where a studio divides at all. */
-function standsAlone(coats: CoatPlan[], { id }: Step, method: Method): boolean {
-  const wave = coats.find((c) => c.piece.id === id.piece && c.coat.id === id.coat);
-  const grams = wave?.cups.reduce((sum, c) => sum + c.parts.aG + c.parts.bG, 0) ?? 0;
-  return divides(method) && wave?.coat.kind === 'wave' && wave.coat.layAt === undefined && grams >= (method.smallestMix ?? 0);
-}
-
-/**
- * Coats mixed with the cups they share. A white that would be past its window, when a later wave wants it or when the
- * films before it take long, is mixed anew for that wave.
- * @param coats  in the order they are laid
- * @param resins whose times are ages of a film
- */
-export function mixedTogether(coats: CoatPlan[], resins: Resin[], bench: Omit<Bench, 'letDowns'>): Mixed {
-  const joined = joinCups(coats, resins, bench);
-  const result = mixed(joined.coats, resins, joined.bench);
-  const whites = result.steps.filter((s) => s.id.does === 'white');
-  const late = whites.find((step) => {
-    const { white } = result.batches[step.batch]!.windows;
-    const first = whites.find((w) => w.batch === step.batch);
-    return (first !== step || standsAlone(coats, step, bench.method)) && white.until > white.from && step.at - step.mixedAt > white.until;
-  });
-  const at = late ? coats.findIndex((c) => c.piece.id === late.id.piece && c.coat.id === late.id.coat) : -1;
-  if (at < 0 || coats[at]!.coat.ownBatch) return result;
-  return mixedTogether(
-    coats.map((c, i) => (i === at ? { ...c, coat: { ...c.coat, ownBatch: true } } : c)),
-    resins,
-    bench,
-  );
-}
-
 function planPour(coats: CoatPlan[], resins: Resin[], means: Means): PourPlan {
   const parts = [0, ...(coats[0]?.regions.sea ?? []).map((_, i) => i + 1)];
   const filmAt = (part: number): number =>
     coats
       .filter((c) => c.coat.kind !== 'wave' && (part === 0 ? c.regions.beach : c.regions.sea[part - 1]!).area > 0)
       .reduce((sum, c) => sum + c.film, 0);
-  const { batches, steps, laid } = mixedTogether(coats, resins, benchOf(means));
+  const { batches, steps, coats: laid } = mixedTogether(coats, resins, benchOf(means));
   return {
     coats: coats.map((c) => ({ ...(laid.find((l) => l.coat.id === c.coat.id) ?? c), coat: c.coat })),
     own: coats,

@@ -1,12 +1,13 @@
-import { hexOf, seenColour, stackOver } from '#core/tint';
+import { coatName, kindOf } from '#core/coat';
 import { primerFilm } from '#core/craft';
-import type { Coat, Point } from '#core/document';
-import { buildUpOf, type PiecePlan } from './piece';
+import { tintsOf, type Coat, type Method, type Point } from '#core/document';
+import { hexOf } from '#core/tint';
 import { buildUp, levelsOf, lineField } from './heights';
-import { waveSection, type Laying } from './laid';
-import { coatName } from './coats';
-import { groundsUnder, layerOf, type Stage } from './colours';
+import type { Laying } from './layings';
+import { buildUpOf, type PiecePlan } from './piece';
 import { layingsAt, seenThrough } from './seen';
+import { coated, hexOn, stackUnder } from './stack';
+import type { Stage } from './stage';
 
 /** One coat or dressing in the cut, a wave as its barrier and its white, as its lower and upper surface at each place, mm above the board. */
 export interface SectionLayer {
@@ -39,6 +40,15 @@ export interface Section {
 /** Places at which a cut is read. */
 const PLACES = 321;
 
+/** What is laid as it stands in the section, bottom first: a wave as its barrier and its white. */
+function sectionParts(of: Laying['of'], method: Method): (Pick<SectionLayer, 'coatId' | 'name' | 'kind'> & { share: number })[] {
+  if (of === 'relief') return [{ name: 'relief', kind: 'relief', share: 1 }];
+  if ('when' in of) return [{ name: of.kind, kind: 'dressing', share: 1 }];
+  return kindOf(of)
+    .section(of, method)
+    .map(({ kind, name = coatName(of), share }) => ({ coatId: of.id, name, kind, share }));
+}
+
 /** The cut A–B through the build-up of a piece, at a stage of it. Poured coats rest where they rest over the whole board. */
 export function sectionOf(plan: PiecePlan, a: Point, b: Point, stage: Stage = { coats: plan.piece.coats.length, wet: false }): Section {
   const field = lineField(a, b, PLACES);
@@ -48,26 +58,17 @@ export function sectionOf(plan: PiecePlan, a: Point, b: Point, stage: Stage = { 
   const seen = seenThrough(layings, parts, plan.site, plan.means.colourants, stage);
   const length = Math.hypot(b.x - a.x, b.y - a.y);
   const ground = new Float64Array(PLACES);
-  const layer = (of: Laying['of'], thickness: (i: number) => number, kind?: SectionLayer['kind'], name?: string): SectionLayer => {
-    const bottom = ground.slice();
-    let most = 0;
-    for (let i = 0; i < PLACES; i++) {
-      ground[i]! += thickness(i);
-      most = Math.max(most, thickness(i));
-    }
-    const shared = { bottom, top: ground.slice(), most };
-    if (of === 'relief') return { ...shared, name: 'relief', kind: 'relief' };
-    if ('when' in of) return { ...shared, name: of.kind, kind: 'dressing' };
-    return { ...shared, coatId: of.id, name: name ?? coatName(of), kind: kind ?? of.kind };
-  };
-  const layers = layings.flatMap(({ of, thickness }): SectionLayer[] => {
-    if (of === 'relief' || 'when' in of || of.kind !== 'wave') return [layer(of, (i) => thickness[i]!)];
-    const { clear, foam } = waveSection(of, plan.means.method);
-    const share = clear + foam > 0 ? clear / (clear + foam) : 0;
-    const barrier = (): SectionLayer => layer(of, (i) => thickness[i]! * share, 'barrier', 'barrier');
-    const white = (): SectionLayer => layer(of, (i) => thickness[i]! * (1 - share), 'wave', 'white');
-    return share === 0 ? [white()] : of.under === 'white first' ? [white(), barrier()] : [barrier(), white()];
-  });
+  const layers = layings.flatMap(({ of, thickness }): SectionLayer[] =>
+    sectionParts(of, plan.means.method).map(({ share, ...part }) => {
+      const bottom = ground.slice();
+      let most = 0;
+      for (let i = 0; i < PLACES; i++) {
+        ground[i]! += thickness[i]! * share;
+        most = Math.max(most, thickness[i]! * share);
+      }
+      return { ...part, bottom, top: ground.slice(), most };
+    }),
+  );
   const { primer, primerCoats } = plan.piece.surface;
   return {
     length,
@@ -112,11 +113,12 @@ export function clearanceOf(plan: PiecePlan): Clearance {
 }
 
 /** Colour of a coat in the cut over a part, as it was seen when nothing lay on it yet; undefined for what has no tint. */
-export function sectionColour(plan: PiecePlan, layer: SectionLayer, part: number): string | undefined {
-  const planned = plan.coats.find((c) => c.coat.id === layer.coatId);
-  if (!planned || layer.kind === 'wave' || layer.kind === 'barrier' || part < 0) return undefined;
+export function sectionColour({ coats, site, means }: PiecePlan, layer: SectionLayer, part: number): string | undefined {
+  const planned = coats.find((c) => c.coat.id === layer.coatId);
+  if (!planned || part < 0) return undefined;
   const { coat, cups } = planned;
-  if (coat.kind !== 'sea' && coat.kind !== 'glaze' && coat.kind !== 'base') return cups.find((c) => c.colour)?.colour;
-  const ground = groundsUnder(plan, coat.id, plan.means.colourants)[part];
-  return ground && hexOf(seenColour(stackOver([layerOf(coat, part, plan.cut.sea.length, plan.means.colourants, planned.film)], ground)));
+  if (coat.kind === 'wave') return undefined;
+  if (!tintsOf(coat).length) return cups.find((c) => c.colour)?.colour;
+  const under = stackUnder(site, coat.id, part, means.colourants);
+  return under.known ? hexOn(coated(under, site, coat, part, means.colourants)) : undefined;
 }

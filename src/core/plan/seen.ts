@@ -1,48 +1,20 @@
-import { openOf } from '#core/craft';
-import type { Colourant, Method, WaveCoat } from '#core/document';
-import { groundKnown, groundOf, layerOver, recipeLayer, sandGround, seenColour, type Layer, type Rgb } from '#core/tint';
-import { layerOf, wetWaves, type Stage } from './colours';
-import type { Laying } from './laid';
-import type { Site } from './site';
+import { foamOver, kindOf, type Covers, type Site } from '#core/coat';
+import type { Coat, Colourant } from '#core/document';
+import { seenColour, type Rgb } from '#core/tint';
+import type { Laying } from './layings';
+import { coverOver, groundStack, hides } from './stack';
+import { wetWaves, type Stage } from './stage';
 
-/** A grain of sand across, mm: where sand lies thinner than that its grains stand apart, and what is below shows between them. */
-const GRAIN = 0.5;
+/** A coat among what is laid; what is set and what was built below it has no colour in the models. */
+const coatOf = ({ of }: Laying): Coat | undefined => (of === 'relief' || 'when' in of ? undefined : of);
 
-/** What one laid thing does to what is below it at a place: internal reflectance in, internal reflectance out, in place. */
-type Over = (R: Rgb, thickness: number, part: number) => void;
-
-function through(R: Rgb, { absorb, scatter }: Pick<Layer, 'absorb' | 'scatter'>, film: number): void {
-  for (const c of [0, 1, 2] as const) R[c] = layerOver(absorb[c], scatter[c], film, R[c]);
+/** What one laid coat does to what is below it, part by part: while its wave is wet its cells have not opened. */
+function coversOf(coat: Coat, site: Site, colourants: Colourant[], wet: Set<string>): Covers[] {
+  const { method } = site;
+  if (coat.kind === 'wave' && wet.has(coat.id))
+    return Array<Covers>(site.cut.sea.length + 1).fill(foamOver(coat, { colourants, method }, 1));
+  return [site.cut.beach, ...site.cut.sea].map((_, part) => coverOver(site, coat, part, colourants));
 }
-
-/** Foam of the white's own film where it is closed; its open cells show what is below. */
-function foam(wave: WaveCoat, method: Method, colourants: Colourant[], wet: boolean): Over {
-  const white = recipeLayer(wave.white.recipe, colourants, method.foamFilm);
-  const closed = wet ? 1 : 1 - openOf(wave, method.foamOpen);
-  return (R) => {
-    for (const c of [0, 1, 2] as const)
-      R[c] = closed * layerOver(white.absorb[c], white.scatter[c], white.film, R[c]) + (1 - closed) * R[c];
-  };
-}
-
-function overOf({ of }: Laying, site: Site, colourants: Colourant[], wet: Set<string>): Over | undefined {
-  if (of === 'relief' || 'when' in of) return undefined;
-  if (of.kind === 'wave') return foam(of, site.method, colourants, wet.has(of.id));
-  if (of.kind === 'sand')
-    return (R, thickness) => {
-      const covered = Math.min(1, thickness / GRAIN);
-      for (const c of [0, 1, 2] as const) R[c] = covered * sandGround.internal[c] + (1 - covered) * R[c];
-    };
-  const n = site.cut.sea.length;
-  // a film of 1 mm of each part's own recipe; the bed of clear keeps its share of a thicker film
-  const layers = Array.from({ length: n + 1 }, (_, part) => layerOf(of, part, n, colourants, 1));
-  const share = of.kind === 'sea' ? 1 - (of.bed ?? 0) / of.film : 1;
-  return (R, thickness, part) => through(R, layers[part]!, thickness * share);
-}
-
-/** Whether what is known of the ground is hidden by sand at a place. */
-const hidden = (layings: Laying[], i: number): boolean =>
-  layings.some((l) => l.of !== 'relief' && 'kind' in l.of && l.of.kind === 'sand' && l.thickness[i]! >= GRAIN);
 
 /**
  * What is seen at each place of a built-up board, looking down through every coat as thick as it really lies there.
@@ -50,24 +22,26 @@ const hidden = (layings: Laying[], i: number): boolean =>
  * @returns linear sRGB, one place after the other; NaN off the resin and where no model knows the ground
  */
 export function seenThrough(layings: Laying[], parts: Int8Array, site: Site, colourants: Colourant[], stage: Stage): Float64Array {
-  const ground = groundOf(site.piece.surface);
-  const known = groundKnown(site.piece.surface);
+  const ground = groundStack(site);
   const wet = wetWaves(site, stage);
-  const overs = layings.map((laying) => ({ laying, over: overOf(laying, site, colourants, wet) }));
+  const coats = layings.flatMap((laying) => {
+    const coat = coatOf(laying);
+    return coat ? [{ coat, thickness: laying.thickness, covers: coversOf(coat, site, colourants, wet) }] : [];
+  });
+  const hiding = coats.filter(({ coat }) => kindOf(coat).hidesFrom !== undefined);
   const out = new Float64Array(3 * parts.length).fill(NaN);
-  const R: Rgb = [0, 0, 0];
+  const internal: Rgb = [0, 0, 0];
   for (let i = 0; i < parts.length; i++) {
     const part = parts[i]!;
-    if (part < 0 || (!known && !hidden(layings, i))) continue;
-    for (const c of [0, 1, 2] as const) R[c] = ground.internal[c];
+    if (part < 0 || (!ground.known && !hiding.some(({ coat, thickness }) => hides(coat, thickness[i]!)))) continue;
+    for (const c of [0, 1, 2] as const) internal[c] = ground.internal[c];
     let laid = false;
-    for (const { laying, over } of overs) {
-      const thickness = laying.thickness[i]!;
-      if (!over || thickness <= 0) continue;
+    for (const { thickness, covers } of coats) {
+      if (thickness[i]! <= 0) continue;
       laid = true;
-      over(R, thickness, part);
+      covers[part]!(internal, thickness[i]!);
     }
-    const seen = laid ? seenColour(R) : ground.bare;
+    const seen = laid ? seenColour(internal) : ground.bare!;
     for (const c of [0, 1, 2] as const) out[3 * i + c] = seen[c];
   }
   return out;

@@ -1,30 +1,6 @@
-import { overOf } from '#core/craft';
-import type { Coat, Method, Piece, WaveCoat } from '#core/document';
-import { coatRegions, type CoatRegions, type Cut } from '#core/geometry';
-
-/** A piece with its board cut by its sea: what heights, amounts and colours are reckoned from. */
-export interface Site {
-  /** With its coats in the order they are laid. */
-  piece: Piece;
-  /** Its coats pour by pour, as they are laid. */
-  pours: Coat[][];
-  cut: Cut;
-  method: Method;
-  /** The part of the board each coat goes over, by its id. */
-  regions: Map<string, CoatRegions>;
-}
-
-/** A wave's width of bare gap that white fills, where it is laid so. */
-export const gapWidth = (wave: WaveCoat): number => (wave.under === 'gap' ? wave.lineWidth * (wave.lines ?? 1) : 0);
-
-/** Coats in the sessions they are poured in: a coat joins the one below it where it says so; the lowest joins none. */
-export const groupCoats = (coats: Coat[]): Coat[][] =>
-  coats.reduce<Coat[][]>((groups, coat) => {
-    const last = groups.at(-1);
-    if (last && coat.samePour) last.push(coat);
-    else groups.push([coat]);
-    return groups;
-  }, []);
+import { gapWidth, groupCoats, overOf, type Site } from '#core/coat';
+import type { Coat, Method, Piece } from '#core/document';
+import { coatRegions, type Cut } from '#core/geometry';
 
 /** The coats of a pour in the order they are laid: where the deep goes first, the sea comes before its own beach. */
 function inOrder(coats: Coat[]): Coat[] {
@@ -33,9 +9,6 @@ function inOrder(coats: Coat[]): Coat[] {
   if (sea < 0 || beach < 0 || beach > sea) return coats;
   return coats.map((c, i) => (i === sea ? coats[beach]! : i === beach ? coats[sea]! : c));
 }
-
-/** Coats of the pour a coat belongs to. */
-export const pourOf = ({ pours }: Pick<Site, 'pours'>, coat: Coat): Coat[] => pours.find((pour) => pour.includes(coat)) ?? [];
 
 /** The wave that fills a gap left in a sea: the first one after it in the same pour. */
 function gapOf(pour: Coat[], coat: Coat): { along: string | undefined; width: number } | undefined {

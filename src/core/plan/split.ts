@@ -1,10 +1,11 @@
 import type { Method, Resin } from '#core/document';
 import { smallestWeighable } from '#core/mix';
-import { planBatch, type Batch, type Bench, type Care } from './batch';
+import { planBatch, type Batch, type Care, type Strain } from './batch';
+import type { Bench } from './means';
 import type { CoatPlan } from './coats';
-import { portionsOf, type Cup } from './cups';
+import { portionsOf, type Cup } from '#core/coat';
 import { planSteps, type Step } from './steps';
-import { strainsOf, type Strain } from './strain';
+import { strainsOf } from './strain';
 
 /** Cups that must come out of one mixing, so that they are equally old: those of a wave; any other stands alone. */
 type Unit = Cup[];
@@ -13,7 +14,7 @@ type Unit = Cup[];
 export interface Mixed {
   batches: Batch[];
   steps: Step[];
-  laid: CoatPlan[];
+  coats: CoatPlan[];
 }
 
 /** More portions of one cup than a few helpers can hold are not planned; what strains then is said. */
@@ -79,15 +80,15 @@ function portioned(resin: Resin, [cup, ...rest]: Unit, coats: CoatPlan[], bench:
 const replaced = (coats: CoatPlan[], portions: Map<string, Cup[]>): CoatPlan[] =>
   coats.map((c) => ({ ...c, cups: c.cups.flatMap((k) => portions.get(k.key) ?? [k]) }));
 
-const sign = (strain: Strain): string => (strain.kind === 'outlasts' ? strain.kind : `${strain.kind} ${strain.standing.key ?? ''}`);
+const sign = (strain: Strain): string => (strain.kind === 'outlasts' ? strain.kind : `${strain.kind} ${strain.cup.key ?? ''}`);
 
 /** What some cups strain in the easiest vessel they can be mixed in, and what that takes. */
 function easiest(resin: Resin, cups: Cup[], coats: CoatPlan[], bench: Bench): { care?: Care; strains: string[] } {
   const plain = strainsAlone(resin, cups, coats, bench);
-  if (!plain.some((s) => s.kind !== 'outlasts' && !s.standing.key)) return { strains: plain.map(sign) };
+  if (!plain.some((s) => s.kind !== 'outlasts' && !s.cup.key)) return { strains: plain.map(sign) };
   for (const care of CARES) {
     const strains = strainsAlone(resin, cups, coats, bench, care);
-    if (strains.every((s) => s.kind === 'outlasts' || s.standing.key)) return { care, strains: strains.map(sign) };
+    if (strains.every((s) => s.kind === 'outlasts' || s.cup.key)) return { care, strains: strains.map(sign) };
   }
   return { strains: plain.map(sign) };
 }
@@ -149,9 +150,9 @@ function handful(groups: Group[], most: number, bench: Bench): Group[] {
   return kept;
 }
 
-function assembled(groups: Group[], laid: CoatPlan[], bench: Bench): Mixed {
+function assembled(groups: Group[], coats: CoatPlan[], bench: Bench): Mixed {
   const batches = groups.map(({ resin, cups, because, care }) => ({ ...planBatch(resin, cups, bench, care), ...(because && { because }) }));
-  return { batches, steps: planSteps(laid, batches, bench), laid };
+  return { batches, steps: planSteps(coats, batches, bench), coats };
 }
 
 /** Whether a studio asks for batches to be divided where one mixing would do harm. */

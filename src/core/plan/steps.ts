@@ -10,10 +10,10 @@ import {
   type WaveCoat,
 } from '#core/document';
 import { tapeOff } from '#core/prepare';
-import type { Batch, Bench } from './batch';
-import { dropsOf, setWith, type CoatPlan } from './coats';
-import type { Cup, Serve } from './cups';
-import { gapWidth } from './site';
+import type { Batch } from './batch';
+import { setWith, type CoatPlan } from './coats';
+import type { Bench } from './means';
+import { dropsOf, gapWidth, overOf, type Cup, type Serve } from '#core/coat';
 import { looseGrams } from './loose';
 
 /** One thing to do at the bench. Minutes count from the first meeting of A and B in the pour. */
@@ -153,7 +153,7 @@ function layFilms(session: Session, plan: CoatPlan, pour: CoatPlan[]): void {
       uses: [use],
       boards,
       coat: { name, kind: coat.kind, film },
-      over: coat.over?.kind ?? (coat.kind === 'sand' ? 'beach' : coat.kind === 'sea' || coat.kind === 'glaze' ? 'sea' : 'whole'),
+      over: overOf(coat).kind,
       ...(serve.area > 0 && { area: serve.area }),
       ...(into !== undefined && role === 'tint' && { into }),
       ...(atGap && { gap: gapWidth(gap) }),

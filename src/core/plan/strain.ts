@@ -1,11 +1,8 @@
 import { rate, type CupCourse } from '#core/cure';
 import { cupKey } from '#core/document';
-import type { Batch, Bench, Standing } from './batch';
+import type { Batch, Strain, WaitingCup } from './batch';
+import type { Bench } from './means';
 import type { Step } from './steps';
-
-/** What is too much for one batch: a cup that heats itself past use before it is emptied, or work that outlasts the mix. Clock minutes. */
-export type Strain =
-  { kind: 'runs away' | 'past working'; standing: Standing; emptied: number } | { kind: 'outlasts'; needed: number; working: number };
 
 /** Minutes to fill one cup out of the mixing cup: all are filled as soon as it is stirred, and coloured then. */
 const FILL = 0.3;
@@ -17,7 +14,7 @@ const WORK = new Set(['mix', 'pour', 'press', 'additive', 'line', 'white', 'rest
 const own = (steps: Step[], index: number): Step[] => steps.filter((s) => s.batch === index && WORK.has(s.id.does));
 
 /** When the plan empties a standing cup: its last step, or for a mixing cup that fills others when they are filled. */
-function emptiedAt({ key }: Standing, { resin, cups }: Batch, steps: Step[]): number {
+function emptiedAt({ key }: WaitingCup, { resin, cups }: Batch, steps: Step[]): number {
   const wanted = key ?? (cups.length === 1 ? cups[0]!.key : undefined);
   const step = steps.findLast((s) => WORK.has(s.id.does) && s.uses.some((u) => cupKey(u.cup) === wanted));
   return step ? step.at - step.mixedAt : resin.stirMin + FILL * cups.length;
@@ -38,12 +35,12 @@ export const workable = ({ resin }: Pick<Batch, 'resin'>, { method, roomC }: Pic
  * @param inHand minutes that must be left between emptying a cup and its running away or going past working
  */
 export function strainsOf(batch: Batch, index: number, steps: Step[], bench: Pick<Bench, 'method' | 'roomC'>, inHand = 0): Strain[] {
-  const heat = batch.standing.flatMap((standing): Strain[] => {
-    const emptied = emptiedAt(standing, batch, steps);
+  const heat = batch.waiting.flatMap((cup): Strain[] => {
+    const emptied = emptiedAt(cup, batch, steps);
     const runs = ({ runawayMin }: CupCourse): boolean => runawayMin <= emptied + inHand;
-    const past = standing.workingMin <= emptied + inHand;
-    if (runs(standing.course) || (past && !standing.key && runs(standing.left()))) return [{ kind: 'runs away', standing, emptied }];
-    return standing.workingMin <= emptied ? [{ kind: 'past working', standing, emptied }] : [];
+    const past = cup.workingMin <= emptied + inHand;
+    if (runs(cup.course) || (past && !cup.key && runs(cup.left()))) return [{ kind: 'runs away', cup, emptied }];
+    return cup.workingMin <= emptied ? [{ kind: 'past working', cup, emptied }] : [];
   });
   const needed = handsOn(steps, index);
   const working = workable(batch, bench);

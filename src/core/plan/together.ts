@@ -1,11 +1,13 @@
 import type { Piece, Resin } from '#core/document';
-import type { Bench } from './batch';
+import type { Strain } from './batch';
 import type { CoatPlan } from './coats';
-import type { Cup } from './cups';
+import type { Cup } from '#core/coat';
 import { joinCups } from './joined';
-import { agedResins, benchOf, mixedTogether, type Means, type PiecePlan } from './piece';
+import { agedResins, benchOf, type Bench, type Means } from './means';
+import { mixedTogether } from './mixing';
+import type { PiecePlan } from './piece';
 import { divides, mixed, type Mixed } from './split';
-import { strainsOf, type Strain } from './strain';
+import { strainsOf } from './strain';
 
 /** A pour of one piece, to be poured with others. */
 export interface Chosen {
@@ -65,12 +67,12 @@ function strainOf(coats: CoatPlan[], resins: Resin[], bench: Omit<Bench, 'letDow
 export function planTogether(chosen: Chosen[], means: Means): Together {
   const [only] = chosen;
   const lone = chosen.length === 1 ? only!.plan.pours[only!.pour] : undefined;
-  if (lone) return { chosen, batches: lone.batches, steps: lone.steps, laid: lone.coats };
+  if (lone) return { chosen, batches: lone.batches, steps: lone.steps, coats: lone.coats };
   const [resins, bench] = [agedResins(means), benchOf(means)];
   const pieces = chosen.map(({ plan, pour }) => plan.pours[pour]?.own ?? []);
   const groups = sharing(pieces, resins, bench);
   const coats = groups.flatMap((group, i) => (i === 0 ? inTurn(group) : begun(inTurn(group))));
   const because = groups.length > 1 ? strainOf(inTurn(pieces), resins, bench) : undefined;
-  const { batches, steps, laid } = mixedTogether(coats, resins, bench);
-  return { chosen, steps, laid, batches: batches.map((b) => (because && !b.because ? { ...b, because } : b)) };
+  const mix = mixedTogether(coats, resins, bench);
+  return { chosen, ...mix, batches: mix.batches.map((b) => (because && !b.because ? { ...b, because } : b)) };
 }

@@ -1,35 +1,12 @@
-import { openOf } from '#core/craft';
+import { whiteOf, type WhiteAmounts } from '#core/coat';
 import type { WaveCoat } from '#core/document';
-import { waveLength } from '#core/geometry';
+import { mixedDensity } from '#core/mix';
 import { contrastOf, hidingFilm, recipeLayer, stickFilm } from '#core/tint';
-import { foamVolume, lineVolume, mixedDensity } from '#core/mix';
 import { whiteThickness } from './batch';
 import type { PiecePlan } from './piece';
 
-/**
- * The white of a wave reckoned both ways, ml, all like pieces together, and the line it is laid along, mm of one piece. Its
- * cup holds the greater, times the studio's factor.
- */
-export interface WhiteAmounts {
-  /** What the wanted reach takes: a strip of foam from up the beach to out at sea. */
-  byReach: number;
-  /** What the drawn line holds: its caps along the shore. */
-  byLine: number;
-  length: number;
-}
-
-/** What a wave takes of white by the reach that is wanted, and by the line that is drawn. */
-export function whiteAmounts({ site }: Pick<PiecePlan, 'site'>, wave: WaveCoat): WhiteAmounts {
-  const { piece, cut, method } = site;
-  const length = waveLength(cut, piece.sea, wave.along);
-  const all = length * piece.count;
-  const open = openOf(wave, method.foamOpen);
-  return {
-    byReach: foamVolume(all, wave.reachSea + wave.reachUp, { ...method, foamOpen: open }),
-    byLine: (wave.lines ?? 1) * lineVolume(wave.lineWidth, wave.lineHeight, all),
-    length,
-  };
-}
+/** What a wave takes of white by the reach that is wanted, and by the line that is drawn. Its cup holds the greater, times the studio's factor. */
+export const whiteAmounts = ({ site }: Pick<PiecePlan, 'site'>, wave: WaveCoat): WhiteAmounts => whiteOf(site, wave);
 
 /** How a white hides: the contrast its foam leaves of what is below, from 0.90 hidden, and the film from which it hides, mm. */
 export function whiteHiding({ means }: Pick<PiecePlan, 'means'>, wave: WaveCoat): { contrast: number; hidesFrom: number } {

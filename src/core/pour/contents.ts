@@ -1,5 +1,5 @@
 import type { ToldCup, ToldDose } from '#core/document';
-import type { Cup } from '#core/plan';
+import type { Cup } from '#core/coat';
 import { plain } from '#core/units';
 
 /** What is counted or weighed of one colourant: "5 drops", "6 drops of 1 : 9", "0.31 g", "0.6 g of 1 : 9". */

@@ -1,5 +1,6 @@
 import type { Told, ToldBatch, ToldCup } from '#core/document';
-import { planBatch, planSteps, benchOf, type Batch, type Cup, type Means, type Together } from '#core/plan';
+import { planBatch, planSteps, benchOf, type Batch, type Means, type Together } from '#core/plan';
+import type { Cup } from '#core/coat';
 import { boardSupplies } from './boards';
 
 /** Figures are kept to a thousandth of their unit, finer than any hand measures. */
@@ -52,7 +53,7 @@ function toldCup(cup: Cup, batch: number): ToldCup {
 }
 
 /** All that a session is told, as it is planned now. @param roomC at the bench, °C */
-export function tell({ chosen, batches, steps, laid }: Together, roomC: number): Told {
+export function tell({ chosen, batches, steps, coats }: Together, roomC: number): Told {
   const toldSteps = steps.map((step) => ({
     ...step,
     at: r(step.at),
@@ -64,7 +65,7 @@ export function tell({ chosen, batches, steps, laid }: Together, roomC: number):
   }));
   return {
     roomC,
-    coats: laid.map(({ piece, coat, number, name }) => ({ piece: piece.id, coat: coat.id, number, name })),
+    coats: coats.map(({ piece, coat, number, name }) => ({ piece: piece.id, coat: coat.id, number, name })),
     batches: batches.map((batch, i) => toldBatch(batch, steps.find((s) => s.id.does === 'mix' && s.id.batch === i)?.at ?? 0)),
     cups: batches.flatMap((batch, i) => batch.cups.map((cup) => toldCup(cup, i))),
     steps: toldSteps,
@@ -82,5 +83,5 @@ export function atBench(session: Together, means: Means, roomC: number): Togethe
     ...planBatch(batch.resin, batch.cups, bench, batch.care),
     ...(batch.because && { because: batch.because }),
   }));
-  return { ...session, batches, steps: planSteps(session.laid, batches, bench) };
+  return { ...session, batches, steps: planSteps(session.coats, batches, bench) };
 }

@@ -1,5 +1,6 @@
 import type { Piece, Pour, Room } from '#core/document';
-import { groupCoats, planIfAble, type Means } from '#core/plan';
+import { groupCoats } from '#core/coat';
+import { planIfAble, type Means } from '#core/plan';
 import { hoursBefore } from '#core/prepare';
 import { curingOf, stretchesOf, type Curing, type Laid, type Stretch } from '#core/schedule';
 import { timesOf, type Times } from './times';

@@ -1,7 +1,8 @@
 import { advise, writeStrain, type Finding } from '#core/advice';
 import type { Piece, Studio, Told } from '#core/document';
 import { coverage } from '#core/mix';
-import { clearanceOf, looseGrams, planPiece, planTogether, regionOfTint, weightOf, type Batch, type Cup, type PiecePlan } from '#core/plan';
+import { clearanceOf, looseGrams, planPiece, planTogether, weightOf, type Batch, type PiecePlan } from '#core/plan';
+import { regionOfTint, type Cup } from '#core/coat';
 import { say, tell, type Units } from '#core/pour';
 import { workAfter, workBefore, type Work } from '#core/prepare';
 import { standingOf } from '#core/record';

@@ -1,5 +1,6 @@
 import { cupKey, type Resin, type StockOf, type Supply, type ToldCup, type ToldSupply } from '#core/document';
-import type { Batch, Cup, PiecePlan, PourPlan } from '#core/plan';
+import type { Batch, PiecePlan, PourPlan } from '#core/plan';
+import type { Cup } from '#core/coat';
 import { boardSupplies, weightsOf } from '#core/pour';
 import type { Split } from '#core/mix';
 import type { Session } from '#core/record';

@@ -1,5 +1,6 @@
 import type { Method } from '#core/document';
-import type { Batch, Cup } from '#core/plan';
+import type { Batch } from '#core/plan';
+import type { Cup } from '#core/coat';
 
 /** Where the mix of a batch ends up, ml: on the board, kept by vessels, dripped, or over. They add up to the batch. */
 export interface Fate {

@@ -1,8 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import * as advice from '#core/advice';
-import { startingCoat } from '#core/craft';
-import { withCoat, withDressing, withDressingChanged } from '#core/edit';
+import { startingCoat, withCoat, withDressing, withDressingChanged } from '#core/edit';
 import type { Coat, Dressing, Piece, Surface } from '#core/document';
 import { empty, piece, plan, resin } from '../help';
 

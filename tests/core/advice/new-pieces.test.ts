@@ -2,10 +2,22 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { advise } from '#core/advice';
-import { emptyStudio, startingBoard, startingCoat, startingPiece, startingSeas, type BoardAnswers } from '#core/craft';
-import { placeFor, withCoatAdded, withCoatMoved, withLace, withLines, withShape } from '#core/edit';
+import { emptyStudio, startingSeas } from '#core/craft';
+import {
+  startingBoard,
+  startingCoat,
+  startingPiece,
+  type BoardAnswers,
+  placeFor,
+  withCoatAdded,
+  withCoatMoved,
+  withLace,
+  withLines,
+  withShape,
+} from '#core/edit';
 import type { Coat, Piece, Shape, Surface } from '#core/document';
-import { planPiece, waveSection, type Means } from '#core/plan';
+import { planPiece, type Means } from '#core/plan';
+import { waveSection } from '#core/coat';
 import { empty, method, piece, plan, resin, sample } from '../help';
 
 const resins = [...empty.resins, ...sample().resins];

@@ -2,8 +2,21 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { linesOf, openStudio, tintsOf, writeStudio, type Piece } from '#core/document';
-import { emptyStudio, startingPiece, startingCoat, type BoardAnswers } from '#core/craft';
-import { movedTo, withCoatAdded, withFilm, withLoad, withPoint, withPointAdded, withoutPoint, withShape, withoutCoat } from '#core/edit';
+import { emptyStudio } from '#core/craft';
+import {
+  startingPiece,
+  startingCoat,
+  type BoardAnswers,
+  movedTo,
+  withCoatAdded,
+  withFilm,
+  withLoad,
+  withPoint,
+  withPointAdded,
+  withoutPoint,
+  withShape,
+  withoutCoat,
+} from '#core/edit';
 import { empty, piece, sample } from '../help';
 
 const pointsOf = (p: Piece, key: string) => linesOf(p.sea).find((line) => line.key === key)!.points;

@@ -1,8 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { startingCoat } from '#core/craft';
-import { withCoat, withDressing, withDressingChanged } from '#core/edit';
+import { startingCoat, withCoat, withDressing, withDressingChanged } from '#core/edit';
 import type { Coat, Piece, Point } from '#core/document';
 import { buildUpOf, clearanceOf, sagOf, sectionOf, weightOf, type PiecePlan, type SectionLayer } from '#core/plan';
 import { empty, near, piece, plan, resin, sum } from '../help';

@@ -1,23 +1,11 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { startingCoat } from '#core/craft';
-import { withCoat } from '#core/edit';
+import { startingCoat, withCoat } from '#core/edit';
 import type { Coat, Dressing, Point, SandCoat, WaveCoat } from '#core/document';
 import { fieldOf, inside, partsAt, distancesTo } from '#core/geometry';
-import {
-  capOf,
-  clearanceOf,
-  domeOf,
-  dressedAfter,
-  dressingGrams,
-  looseGrams,
-  reliefOf,
-  sagOf,
-  waveSection,
-  wedgeOf,
-  weightOf,
-} from '#core/plan';
+import { capOf, clearanceOf, domeOf, dressedAfter, dressingGrams, looseGrams, reliefOf, sagOf, wedgeOf, weightOf } from '#core/plan';
+import { waveSection } from '#core/coat';
 import { empty, method, near, piece, plan, resin, sum } from '../help';
 
 const panel = { kind: 'rectangle', width: 400, height: 300 } as const;

@@ -1,11 +1,11 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { startingCoat } from '#core/craft';
-import { withCoat, withFilm, withShape } from '#core/edit';
+import { startingCoat, withCoat, withFilm, withShape } from '#core/edit';
 import type { Coat, Piece } from '#core/document';
 import { cupContent } from '#core/mix';
-import { groupCoats, planPiece, whiteThickness, type Batch, type PiecePlan } from '#core/plan';
+import { groupCoats } from '#core/coat';
+import { planPiece, whiteThickness, type Batch, type PiecePlan } from '#core/plan';
 import { empty, means, method, near, piece, plan, resin, sample, sum } from '../help';
 
 const batch = (p: PiecePlan, pour = 0): Batch => p.pours[pour]!.batches[0]!;

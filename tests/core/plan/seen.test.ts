@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { startingCoat } from '#core/craft';
+import { startingCoat } from '#core/edit';
 import {
   buildUp,
   chartColours,
@@ -96,7 +96,7 @@ test('off the resin, and over a ground no model knows, nothing is claimed', () =
   const known = (part: number): boolean => !Number.isNaN(seen[3 * build.parts.indexOf(part)]!);
   assert.ok(known(0), 'sand hides the paint');
   assert.ok(!known(4) && !known(-1));
-  assert.equal(groundsUnder(p, p.piece.coats[1]!.id, means.colourants)[3], undefined);
+  assert.equal(groundsUnder(p.site, p.piece.coats[1]!.id, means.colourants)[3], undefined);
 });
 
 test('a glaze over lacing leaves part of the contrast of its white, a thicker one less', () => {

@@ -1,8 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { startingBoard, startingPiece } from '#core/craft';
-import { withCoat, withFilm, withShape } from '#core/edit';
+import { startingBoard, startingPiece, withCoat, withFilm, withShape } from '#core/edit';
 import type { Piece, WaveCoat } from '#core/document';
 import { cupContent } from '#core/mix';
 import { handsOn, planPiece, planTogether, sharesOf, strainsOf, workable, type Batch, type PourPlan } from '#core/plan';

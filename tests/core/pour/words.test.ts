@@ -1,8 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { cupKey, type Coat, type Piece, type SandCoat, type SeaCoat, type Told, type ToldStep, type WaveCoat } from '#core/document';
-import { startingCoat, startingSea } from '#core/craft';
-import { withBreaker, withParts } from '#core/edit';
+import { startingCoat, withBreaker, withParts } from '#core/edit';
+import { startingSea } from '#core/craft';
 import { planPiece, planTogether } from '#core/plan';
 import { say, tell, type Units, type Words } from '#core/pour';
 import { empty, means, near, piece, resin, sum } from '../help';

@@ -1,3 +1,4 @@
+import { kinds } from '#core/coat';
 import type { Told, ToldStep } from '#core/document';
 import { fixed, writeArea, writeDuration, writeLength, writeVolume } from '#core/units';
 import { boardsIn, cupOf, looseOf, type Amount, type Said, type Units } from './said';
@@ -39,31 +40,12 @@ export function mixed(step: ToldStep, told: Told, { volume, measure }: Units): S
 export function poured(step: ToldStep, told: Told, units: Units): Said {
   const { id, over = 'whole', into, gap, loose, coat, area } = step;
   const name = (step.uses[0] && cupOf(told, step.uses[0])?.name) ?? 'the cup';
-  const before = told.steps.some((s) => s.at >= step.at && s.id.does === 'pour' && s.id.role === 'tint' && s.id.piece === id.piece);
   const says = (): string => {
-    switch (id.role) {
-      case 'sand':
-        if (over !== 'beach') return `Lay ${loose ? 'the clear for the sand' : 'the sand'} over ${places[over]}.`;
-        return loose ? 'Lay the clear for the beach, thinner toward the water.' : 'Lay the beach, thinner toward the water.';
-      case 'gravel':
-        return 'Stir the gravel into its clear, and edge the beach with it.';
-      case 'bed':
-        return `Wet ${places[over]} with clear, thin and even, before the tints.`;
-      case 'tint':
-        return `Lay ${name}${into === undefined ? '' : `, and draw it into ${into}`}.`;
-      case 'seal':
-        return `Seal ${places[over]} with a thin film of clear.`;
-      case 'base':
-        return `Lay ${name} over ${places[over]}.`;
-      case 'glaze':
-        return `Glaze ${places[over]} with ${name}.`;
-      case 'top':
-        return 'Pour the clear top, and let it level.';
-      case 'holes':
-        return 'Fill the holes with clear.';
-      default:
-        return before ? `Flood ${places[over]} with clear before the tints.` : `Flood ${places[over]} with clear, and let it level.`;
-    }
+    if (id.role === 'gravel') return 'Stir the gravel into its clear, and edge the beach with it.';
+    if (id.role === 'holes') return 'Fill the holes with clear.';
+    const beforeTints = told.steps.some((s) => s.at >= step.at && s.id.does === 'pour' && s.id.role === 'tint' && s.id.piece === id.piece);
+    const words = { role: id.role ?? 'clear', name, over, place: places[over], into, loose: loose ?? false, beforeTints };
+    return kinds[coat?.kind ?? 'clear'].says(words);
   };
   const figures =
     area && coat

@@ -2,7 +2,8 @@
   import { pricingOf } from '#core/craft';
   import type { Vessel } from '#core/document';
   import { vesselFor } from '#core/mix';
-  import { sharesOf, type Batch, type Cup, type Together } from '#core/plan';
+  import { sharesOf, type Batch, type Together } from '#core/plan';
+  import type { Cup } from '#core/coat';
   import { costOf, takenByCup, type Ledger } from '#core/stock';
   import { fixed, volumeFigure, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import { startingSeas, type BoardAnswers, type StartingSea } from '#core/craft';
+  import { startingSeas, type StartingSea } from '#core/craft';
+  import type { BoardAnswers } from '#core/edit';
   import type { Piece, Resin, Sea, Settings, Use } from '#core/document';
   import Choice from '$lib/ui/Choice.svelte';
   import Field from '$lib/ui/Field.svelte';

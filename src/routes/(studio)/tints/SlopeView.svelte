@@ -34,7 +34,7 @@
       groundOf(use.piece.surface).internal.every((v, i) => Math.abs(v - work.means.ground[i]!) < 1e-6)
     )
       return undefined;
-    const grounds = groundsUnder(planPiece(use.piece, shared.means), use.coat.id, work.means.colourants);
+    const grounds = groundsUnder(planPiece(use.piece, shared.means).site, use.coat.id, work.means.colourants);
     // parts run from the shore seaward, cups as they are laid from the far side
     return { name: `${use.piece.name}, under coat ${at + 1}`, grounds: cups.map((_, i) => grounds[cups.length - i]) };
   });

@@ -2,7 +2,8 @@
   import { writeStrain } from '#core/advice';
   import type { Settings, Vessel } from '#core/document';
   import { fillHeight, vesselFor } from '#core/mix';
-  import { handsOn, sharesOf, workable, type Batch, type Cup, type Together } from '#core/plan';
+  import { handsOn, sharesOf, workable, type Batch, type Together } from '#core/plan';
+  import type { Cup } from '#core/coat';
   import { fixed, plain, volumeFigure, writeDuration, writeLength, writeSpan, writeTemperature, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { contentsOf, say, tell, writeContents } from '#core/pour';

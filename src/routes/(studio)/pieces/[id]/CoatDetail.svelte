@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { beach, laidOf, laying, order, texture, textureOf, texturePerResin } from '#core/craft';
+  import { beach, laying, order, texture, textureOf, texturePerResin } from '#core/craft';
+  import { laidOf } from '#core/coat';
   import { limits, type Coat, type Piece } from '#core/document';
   import { withCoat, withCoatMoved, withCoatTwice, withFilm, withoutCoat } from '#core/edit';
   import { coverage, mixedDensity, sandShare } from '#core/mix';

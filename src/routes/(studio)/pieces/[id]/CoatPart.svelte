@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { awaitedBy, isJoined, overOf } from '#core/craft';
+  import { awaitedBy, isJoined, overOf } from '#core/coat';
   import { limits, type Coat, type Edge, type Over, type Until } from '#core/document';
   import { withCoat } from '#core/edit';
   import type { CoatPlan, PiecePlan } from '#core/plan';

@@ -1,8 +1,7 @@
 <script lang="ts">
   import { dragHandle, dragHandleZone, type DndEvent } from 'svelte-dnd-action';
   import type { Finding } from '#core/advice';
-  import { newCoatId, resinFor, withCoatAdded, withCoatMoved, withCoatOrder } from '#core/edit';
-  import { startingCoat } from '#core/craft';
+  import { newCoatId, resinFor, withCoatAdded, withCoatMoved, withCoatOrder, startingCoat } from '#core/edit';
   import type { Coat } from '#core/document';
   import type { CoatPlan, PiecePlan } from '#core/plan';
   import { fixed, writeVolume } from '#core/units';

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { limits, tintsOf, type Part } from '#core/document';
   import { withLoad, withTint } from '#core/edit';
-  import type { Cup, PiecePlan } from '#core/plan';
+  import type { Cup } from '#core/coat';
+  import type { PiecePlan } from '#core/plan';
   import { fraction, plain, readWithin, writeShare, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { writeDose } from '#core/pour';

@@ -1,7 +1,8 @@
 <script lang="ts">
   import type { Finding } from '#core/advice';
   import { smallestWeighable } from '#core/mix';
-  import type { Batch, Cup, PiecePlan, PourPlan } from '#core/plan';
+  import type { Batch, PiecePlan, PourPlan } from '#core/plan';
+  import type { Cup } from '#core/coat';
   import { fixed, plain, volumeFigure, writeShare, writeSpan, writeTemperature, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { writeDoses } from '#core/pour';

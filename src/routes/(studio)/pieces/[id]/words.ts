@@ -1,4 +1,4 @@
-import { awaitedBy, isJoined, overOf } from '#core/craft';
+import { awaitedBy, isJoined, overOf } from '#core/coat';
 import type { Coat, Over, Piece, Point, Settings } from '#core/document';
 import { middleOf } from '#core/geometry';
 import type { CoatPlan, PiecePlan } from '#core/plan';

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { startingPiece, type BoardAnswers, type StartingSea } from '#core/craft';
-  import { withShape } from '#core/edit';
+  import { startingPiece, type BoardAnswers, withShape } from '#core/edit';
+  import type { StartingSea } from '#core/craft';
   import type { Piece } from '#core/document';
   import { planPiece, weightOf } from '#core/plan';
   import { edgeAmounts, hoursBefore, workAfter, workBefore } from '#core/prepare';

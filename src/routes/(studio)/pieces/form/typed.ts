@@ -13,7 +13,7 @@ import {
   type Underside,
   type Use,
 } from '#core/document';
-import type { BoardAnswers } from '#core/craft';
+import type { BoardAnswers } from '#core/edit';
 import { fraction, length, mass, plain, readWithin, writeLength, type Reading } from '#core/units';
 
 /** What is typed about a board, as it is typed; nothing of it is lost while some of it cannot be read. */

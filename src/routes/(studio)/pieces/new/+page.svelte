@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { startingBoard, startingPiece, type BoardAnswers, type StartingSea } from '#core/craft';
-  import { withDrawnSea } from '#core/edit';
+  import { startingBoard, startingPiece, type BoardAnswers, withDrawnSea } from '#core/edit';
+  import type { StartingSea } from '#core/craft';
   import type { Sea } from '#core/document';
   import { addPiece } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';

@@ -3,7 +3,7 @@
   import { page } from '$app/state';
   import { limits, type Piece, type Sea } from '#core/document';
   import { withDrawnSea, withShape } from '#core/edit';
-  import type { BoardAnswers } from '#core/craft';
+  import type { BoardAnswers } from '#core/edit';
   import { length, readWithin, writeLength } from '#core/units';
   import Field from '$lib/ui/Field.svelte';
   import { readPiece } from '$lib/store/studio';

@@ -1,4 +1,4 @@
-import { openOf } from '#core/craft';
+import { waveSection } from '#core/coat';
 import type { Coat, Dressing, Method, Piece, SandCoat, Surface, WaveCoat } from '#core/document';
 import type { Field } from '#core/geometry';
 
@@ -17,15 +17,6 @@ export interface Laying {
   level?: number;
   /** How much a spread film was lifted by what floats in it, mm. */
   rise?: number;
-}
-
-/** Cross-section of what a wave adds above the film, mm²: its clear lines as caps, and the foam that stays closed. */
-export function waveSection(wave: WaveCoat, method: Method): { clear: number; foam: number } {
-  const held = wave.under === undefined || wave.under === 'barrier' || wave.under === 'white first';
-  return {
-    clear: held ? (2 / 3) * wave.lineWidth * wave.lineHeight * (wave.lines ?? 1) : 0,
-    foam: (wave.reachSea + wave.reachUp) * method.foamFilm * (1 - openOf(wave, method.foamOpen)),
-  };
 }
 
 /** Index of the coat a dressing goes on after; −1 before any. */

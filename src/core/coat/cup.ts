@@ -1,16 +1,6 @@
-import {
-  cupKey,
-  type Coat,
-  type Colourant,
-  type CupRef,
-  type CupRole,
-  type Method,
-  type Piece,
-  type Resin,
-  type Tint,
-} from '#core/document';
+import { cupKey, type Coat, type CupRef, type CupRole, type Method, type Piece, type Tint } from '#core/document';
 import { edgeOf } from '#core/craft';
-import type { Cut, Region } from '#core/geometry';
+import type { Region } from '#core/geometry';
 import {
   cupContent,
   dose,
@@ -24,8 +14,7 @@ import {
   type LetDowns,
   type Split,
 } from '#core/mix';
-import { hexOf, recipeLayer, seenColour, stackOver, groundOf, groundKnown, type Rgb } from '#core/tint';
-import type { Site } from './site';
+import type { Setting } from './setting';
 
 /** Whom a cup is for: a coat of a piece, its share of what leaves the cup, and the area of one board, mm². */
 export interface Serve {
@@ -65,16 +54,6 @@ export interface Cup {
   made: Filling;
 }
 
-/** What a coat is planned from beside itself. */
-export interface Setting extends Site {
-  resin: Resin;
-  colourants: Colourant[];
-  /** Reading step of the scale, g. */
-  scaleStep: number;
-  /** Mean film of a levelling coat, mm, where the build-up below it is known. */
-  meanFilm: (coat: Coat) => number;
-}
-
 /** What a cup is wanted for, ml, all like pieces together. */
 export interface Need {
   /** mm² */
@@ -96,8 +75,14 @@ export function filmNeed({ piece, method }: Setting, coat: Coat, region: Region,
   };
 }
 
-/** What a line or a filling takes, without area or rim. */
+/** What a line or a filling takes, without area or rim. @param laid ml, all like pieces together */
 export const lineNeed = (laid: number): Need => ({ area: 0, laid, runsOver: 0, drips: 0 });
+
+/** Clear under or in a film, which never meets the rim. @param ml for one piece @param area mm² of one piece */
+export const innerNeed = ({ piece }: Pick<Setting, 'piece'>, ml: number, area: number): Need => ({
+  ...lineNeed(piece.count * ml),
+  area: piece.count * area,
+});
 
 /** What several needs come to together. */
 export const needTogether = (needs: Need[]): Need => {
@@ -174,21 +159,6 @@ export function cup({ resin, colourants, method, scaleStep, letDowns }: Mixing, 
   };
 }
 
-export const hex = (internal: Rgb): string => hexOf(seenColour(internal));
-
-/** A tinted film over the ground of the piece; undefined where that ground has no known colour. */
-export const tintHex = ({ piece, colourants }: Setting, tint: Tint, film: number): string | undefined =>
-  groundKnown(piece.surface) ? hex(stackOver([recipeLayer(tint.recipe, colourants, film)], groundOf(piece.surface).internal)) : undefined;
-
-export const joined = (regions: Region[]): Region => ({
-  rings: regions.flatMap((r) => r.rings),
-  area: regions.reduce((sum, r) => sum + r.area, 0),
-  rim: regions.reduce((sum, r) => sum + r.rim, 0),
-});
-
-/** Parts of the sea run from the shore seaward, tints from deep to shore. */
-export const regionOfTint = (cut: Pick<Cut, 'sea'>, tintIndex: number): Region | undefined => cut.sea[cut.sea.length - 1 - tintIndex];
-
 /** A cup divided over several of the same size; each keeps what any cup keeps. */
 export const portionsOf = (mixing: Mixing, { made }: Cup, of: number): Cup[] => {
   const { area, laid, runsOver, drips } = made.need;
@@ -196,5 +166,17 @@ export const portionsOf = (mixing: Mixing, { made }: Cup, of: number): Cup[] => 
   return Array.from({ length: of }, (_, i) => cup(mixing, { ...made, need, portion: { number: i + 1, of } }));
 };
 
-/** Pieces of a kind poured together share every cup. */
-export const allPieces = ({ piece }: { piece: Piece; method: Method }, ml: number): number => piece.count * ml;
+/** The cup of a coat for one purpose. @param need all like pieces together @param index of a tint, from the deep side */
+export function cupFor(
+  s: Setting,
+  coat: Coat,
+  role: CupRole,
+  name: string,
+  need: Need,
+  more: Partial<Filling> & { index?: number } = {},
+): Cup {
+  const { index, ...filling } = more;
+  const id: CupRef = { piece: s.piece.id, coat: coat.id, role, ...(index !== undefined && { tint: index }) };
+  const serve = { piece: s.piece, coat: coat.id, share: 1, area: need.area / s.piece.count, ...(role === 'dressing' && { dips: true }) };
+  return cup(s, { id, coat, name, need, serves: [serve], ...filling });
+}

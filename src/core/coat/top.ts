@@ -1,0 +1,19 @@
+import type { TopCoat } from '#core/document';
+import { clearOver } from './covering';
+import { cupFor, filmNeed } from './cup';
+import type { Kind } from './kind';
+import { allOf } from './region';
+
+/** Clear that levels over everything below it. */
+export const top: Kind<TopCoat> = {
+  name: () => 'Clear top',
+  over: 'whole',
+  laid: 'poured',
+  place: 'topmost',
+  starts: ({ base }) => ({ ...base, kind: 'top', samePour: false, cover: 0.6 }),
+  film: (coat, { meanFilm }) => meanFilm(coat),
+  cups: (s, coat, regions) => [cupFor(s, coat, 'top', 'Clear', filmNeed(s, coat, allOf(regions), s.meanFilm(coat)))],
+  covers: () => clearOver,
+  section: () => [{ kind: 'top', share: 1 }],
+  says: () => 'Pour the clear top, and let it level.',
+};

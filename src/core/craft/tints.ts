@@ -1,0 +1,28 @@
+import type { Colourant, Tint } from '#core/document';
+
+/** A slope of five, deep to shore: even steps of lightness at 2 mm over a white ground, turning to turquoise inshore. */
+export const startingTints: Tint[] = [
+  ['Deep', 0.002239, 0.000249],
+  ['Offshore', 0.001218, 0.000406],
+  ['Mid', 0.000624, 0.000416],
+  ['Shallow', 0.000267, 0.000327],
+  ['Shore', 0.000074, 0.000174],
+].map(([name, blue, turquoise]) => ({
+  name: name as string,
+  recipe: [
+    { colourantId: 'phthalo-blue', load: blue as number },
+    { colourantId: 'turquoise', load: turquoise as number },
+  ],
+}));
+
+/** Only parts whose colourant is on the shelf. */
+export const onShelf = (tint: Tint, colourants: Colourant[]): Tint => ({
+  ...tint,
+  recipe: tint.recipe.filter((part) => colourants.some((c) => c.id === part.colourantId)),
+});
+
+/** White that laces: 6 % of paste, or all the resin's maker allows. */
+export const startingWhite = (loadLimit: number): Tint => ({
+  name: 'White',
+  recipe: [{ colourantId: 'white-paste', load: Math.min(0.06, loadLimit) }],
+});

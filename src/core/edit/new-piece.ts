@@ -1,0 +1,71 @@
+import { kinds } from '#core/coat';
+import { hasBeach, onShelf, startingSea, startingTints, type StartingSea } from '#core/craft';
+import { boxOf, type Coat, type Edge, type Piece, type Shape, type Studio, type Surface, type Use } from '#core/document';
+
+/** Parts of a starting sea. */
+const PARTS = startingTints.length;
+
+/** What is asked of someone who puts a new board on the table. */
+export interface BoardAnswers {
+  name: string;
+  count: number;
+  use: Use;
+  shape: Shape;
+  thickness: number;
+  surface: Surface;
+  edge: Edge;
+  wallHeight?: number;
+  tapeOff?: NonNullable<Piece['tapeOff']>;
+  holes?: Piece['holes'];
+  clock?: NonNullable<Piece['clock']>;
+  hangerKg?: number;
+  resinId: string;
+}
+
+/** The answers a new board starts from: an ordinary panel, primed. */
+export const startingBoard = (resinId: string): BoardAnswers => ({
+  name: '',
+  count: 1,
+  use: 'wall',
+  shape: { kind: 'rectangle', width: 400, height: 300 },
+  thickness: 18,
+  surface: { material: 'raw wood', primer: 'gesso', primerCoats: 3 },
+  edge: 'run over',
+  resinId,
+});
+
+/** A coat of a kind with its ordinary figures. @param parts of the sea */
+export function startingCoat(
+  kind: Coat['kind'],
+  coatId: string,
+  resinId: string,
+  parts: number,
+  { colourants, resins }: Pick<Studio, 'colourants' | 'resins'>,
+): Coat {
+  const limit = resins.find((r) => r.id === resinId)?.loadLimit ?? 0.06;
+  return kinds[kind].starts({ base: { id: coatId, resinId }, parts, limit, onShelf: (tint) => onShelf(tint, colourants) });
+}
+
+/** A new piece: the board as answered, a starting sea fitted to it, and the coats of a first pour with a top; sand where there is a beach. */
+export function startingPiece(
+  id: string,
+  answers: BoardAnswers,
+  studio: Pick<Studio, 'colourants' | 'resins'>,
+  sea: StartingSea = 'open shore',
+): Piece {
+  const { resinId, ...board } = answers;
+  const drawn = startingSea(sea, boxOf(board.shape), PARTS - 1);
+  const beach = hasBeach(sea);
+  const kinds: Coat['kind'][] = beach ? ['sand', 'sea', 'wave', 'top'] : ['sea', 'wave', 'top'];
+  return {
+    id,
+    holes: [],
+    ...board,
+    sea: drawn,
+    coats: kinds.map((kind) => {
+      const coat = startingCoat(kind, `${id.slice(0, 50)}-${kind}`, resinId, PARTS, studio);
+      const breaker = drawn.breakers?.[0];
+      return coat.kind === 'wave' && !beach && breaker ? { ...coat, along: breaker.id } : coat;
+    }),
+  };
+}

@@ -1,0 +1,79 @@
+import { kindOf, type Covers, type Site } from '#core/coat';
+import type { Coat, Colourant, WaveCoat } from '#core/document';
+import { groundKnown, groundOf, hexOf, seenColour, type Rgb } from '#core/tint';
+
+/** A place of a board looked down on: what a coat laid on it would meet. */
+export interface Stack {
+  /** Internal reflectance, linear sRGB. */
+  internal: Rgb;
+  /** Whether any model knows it: not while paint, foil or relief shows. */
+  known: boolean;
+  /** What is seen while nothing is laid on the ground. */
+  bare?: Rgb;
+}
+
+/** The ground of a board before its first coat. */
+export function groundStack({ piece }: Pick<Site, 'piece'>): Stack {
+  const { internal, bare } = groundOf(piece.surface);
+  return { internal, known: groundKnown(piece.surface), bare };
+}
+
+/** Whether a coat so thick hides what is below it, whatever that is. @param film mm */
+export function hides(coat: Coat, film: number): boolean {
+  const { hidesFrom } = kindOf(coat);
+  return hidesFrom !== undefined && film >= hidesFrom;
+}
+
+/** What a coat does to what is below it in a part of the board: 0 the beach, then the sea from the shore seaward. */
+export const coverOver = ({ cut, method }: Pick<Site, 'cut' | 'method'>, coat: Coat, part: number, colourants: Colourant[]): Covers =>
+  kindOf(coat).covers(coat, { part, parts: cut.sea.length, colourants, method });
+
+/** A place with one more film on it. @param film mm */
+export function laidOn({ internal, known }: Stack, covers: Covers, film: number, hiding = false): Stack {
+  const under: Rgb = [...internal];
+  covers(under, film);
+  return { internal: under, known: known || hiding };
+}
+
+/** What is seen of a place, linear sRGB; undefined where no model knows it. */
+export const seenOn = ({ internal, known, bare }: Stack): Rgb | undefined => (known ? (bare ?? seenColour(internal)) : undefined);
+
+/** What is seen of a place, "#rrggbb". */
+export const hexOn = (stack: Stack): string | undefined => {
+  const seen = seenOn(stack);
+  return seen && hexOf(seen);
+};
+
+/** A place with one more coat on it, as thick as it is drawn. A wave lets the sea show, and a top is clear however thick. */
+export function coated(stack: Stack, site: Site, coat: Exclude<Coat, WaveCoat>, part: number, colourants: Colourant[]): Stack {
+  const film = coat.kind === 'top' ? coat.cover : coat.film;
+  return laidOn(stack, coverOver(site, coat, part, colourants), film, hides(coat, film));
+}
+
+const isFilm = (coat: Coat): coat is Exclude<Coat, WaveCoat> => coat.kind !== 'wave';
+
+/** Films among coats that reach a part of the board. */
+export const filmsIn = (site: Site, coats: Coat[], part: number): Exclude<Coat, WaveCoat>[] =>
+  coats.filter(isFilm).filter((coat) => areaIn(site, coat, part) > 0);
+
+/** What a coat is laid over in a part of the board, through all that lies below it. */
+export function stackUnder(site: Site, coatId: string, part: number, colourants: Colourant[]): Stack {
+  const at = site.piece.coats.findIndex((c) => c.id === coatId);
+  return filmsIn(site, site.piece.coats.slice(0, at), part).reduce(
+    (stack, c) => coated(stack, site, c, part, colourants),
+    groundStack(site),
+  );
+}
+
+/** What a coat is laid over, as internal reflectance: beach first, then the sea from the shore seaward; undefined where no model knows it. */
+export const groundsUnder = (site: Site, coatId: string, colourants: Colourant[]): (Rgb | undefined)[] =>
+  [site.cut.beach, ...site.cut.sea].map((_, part) => {
+    const { internal, known } = stackUnder(site, coatId, part, colourants);
+    return known ? internal : undefined;
+  });
+
+/** How much of a part of the board a coat goes over, mm². */
+export function areaIn({ regions }: Pick<Site, 'regions'>, coat: Coat, part: number): number {
+  const { beach, sea } = regions.get(coat.id)!;
+  return part === 0 ? beach.area : (sea[part - 1]?.area ?? 0);
+}
