@@ -1,12 +1,13 @@
 import { landOnRight, type Point, type Sea } from '#core/document';
 import { toPaths, widened } from './clip';
 import { linesInside } from './lines-inside';
-import { lineLength, shifted } from './curve';
-import { lineOf, type Cut } from './regions';
+import { lineLength, lineOf, shifted } from './curve';
+import type { Cut } from './regions';
 import { seeded } from './seeded';
 import type { Ring } from './shapes/ring';
 
-interface Line {
+/** A line a wave breaks along. */
+interface WaveLine {
   line: Point[];
   closed: boolean;
   /** 1 where the sea is on the left of its run, −1 where it is on the right. */
@@ -14,13 +15,13 @@ interface Line {
 }
 
 /** The lines a wave breaks along: one breaker, or every shore. A breaker that is gone breaks nowhere. */
-export function waveLines(sea: Sea, along?: string): Line[] {
+export function waveLines(sea: Sea, along?: string): WaveLine[] {
   const out = landOnRight(sea.side) ? 1 : -1;
   if (along !== undefined)
     return (sea.breakers ?? []).filter((b) => b.id === along).map((b) => ({ line: lineOf(b.points), closed: false, out }));
   return [
     { line: lineOf(sea.shoreline), closed: false, out },
-    ...(sea.coasts ?? []).map((c): Line => {
+    ...(sea.coasts ?? []).map((c): WaveLine => {
       const line = lineOf(c.points, c.closed);
       return { line: c.closed ? [...line, line[0]!] : line, closed: c.closed, out: c.closed && clockwise(line) ? 1 : c.closed ? -1 : 1 };
     }),
@@ -41,9 +42,9 @@ export const waveOnBoard = (cut: Cut, sea: Sea, along?: string): Point[][] =>
 export const waveLength = (cut: Cut, sea: Sea, along?: string): number =>
   along === undefined ? cut.shoreLength : waveOnBoard(cut, sea, along).reduce((sum, line) => sum + lineLength(line), 0);
 
-/** A line shifted by a reach that strays from its mean along the way, and comes out at the mean over its length. */
-function strayed(line: Point[], by: number, stray: number, seed: number): Point[] {
-  if (stray === 0) return shifted(line, by);
+/** A line shifted by a reach that wanders about its mean along the way, and comes out at the mean over its length. */
+function wandering(line: Point[], by: number, wander: number, seed: number): Point[] {
+  if (wander === 0) return shifted(line, by);
   const next = seeded(seed);
   const waves = [7, 13, 23, 41].map((every) => ({ every, phase: 2 * Math.PI * next(), share: 0.25 + next() }));
   const all = waves.reduce((sum, w) => sum + w.share, 0);
@@ -62,7 +63,7 @@ function strayed(line: Point[], by: number, stray: number, seed: number): Point[
     if (i > 0) run += Math.hypot(p.x - near[i - 1]!.x, p.y - near[i - 1]!.y);
     const w =
       1 +
-      stray *
+      wander *
         waves.reduce(
           (sum, { every, phase, share }) => sum + (share / all) * Math.sin((2 * Math.PI * run) / (every * scale * 0.3) + phase),
           0,
@@ -71,11 +72,11 @@ function strayed(line: Point[], by: number, stray: number, seed: number): Point[
   });
 }
 
-/** How far foam goes to either side of its line, and how its edges stray; `stray` 0 gives straight-sided strips. */
+/** How far foam goes to either side of its line, and how its edges wander; `wander` 0 gives straight-sided strips. */
 export interface Reach {
   reachSea: number;
   reachUp: number;
-  stray?: number;
+  wander?: number;
   seed?: number;
 }
 
@@ -83,8 +84,8 @@ export interface Reach {
  * The strip of foam along a wave's lines, as polygons that may run off the board and over each other (fill by the
  * non-zero rule), mm.
  */
-export const foamStrip = (sea: Sea, along: string | undefined, { reachSea, reachUp, stray = 0, seed = 0 }: Reach): Ring[] =>
+export const foamStrip = (sea: Sea, along: string | undefined, { reachSea, reachUp, wander = 0, seed = 0 }: Reach): Ring[] =>
   waveLines(sea, along).map(({ line, out }) => [
-    ...strayed(line, out * reachSea, stray, seed + 1),
-    ...strayed(line, -out * reachUp, stray, seed + 2).reverse(),
+    ...wandering(line, out * reachSea, wander, seed + 1),
+    ...wandering(line, -out * reachUp, wander, seed + 2).reverse(),
   ]);

@@ -24,93 +24,81 @@ export function bounds(shape: Shape): Bounds {
   return { width, height };
 }
 
-const cleanedOutlines = new WeakMap<Outline, Paths>();
+/** A free outline with its crossings resolved, outer rings one way round and openings the other. */
+const facePaths = (shape: Outline): Paths => cleaned(shape.rings);
 
-/** The polygons of a free outline with their crossings resolved, outer rings one way round and openings the other. */
-function outlinePaths(shape: Outline): Paths {
-  let paths = cleanedOutlines.get(shape);
-  if (!paths) cleanedOutlines.set(shape, (paths = cleaned(shape.rings)));
-  return paths;
-}
-
-const rings = new WeakMap<Shape, Ring[]>();
-
-function ringsOf(shape: Shape): Ring[] {
+/** The one ring of a shape whose form is a formula. */
+function ringOf(shape: Exclude<Shape, Outline>): Ring {
   const { width: w, height: h } = bounds(shape);
   switch (shape.kind) {
     case 'rectangle':
-      return [rectangleRing(shape)];
+      return rectangleRing(shape);
     case 'round':
     case 'oval':
-      return [ovalRing(w / 2, h / 2, w / 2, h / 2, OVAL_SIDES)];
+      return ovalRing(w / 2, h / 2, w / 2, h / 2, OVAL_SIDES);
     case 'heart':
-      return [heartRing(w, h)];
+      return heartRing(w, h);
     case 'surf plank':
-      return [surfRing(w, h)];
+      return surfRing(w, h);
     case 'plank':
-      return [plankRing(shape)];
+      return plankRing(shape);
     case 'slice':
-      return [sliceRing(shape)];
-    case 'outline':
-      return toRings(outlinePaths(shape));
+      return sliceRing(shape);
   }
 }
 
 /** The face of a shape as polygons, mm, by the non-zero rule; more than one only for a free outline. */
-export function rimRings(shape: Shape): Ring[] {
-  let kept = rings.get(shape);
-  if (!kept) rings.set(shape, (kept = ringsOf(shape)));
-  return kept;
-}
+export const rimRings = (shape: Shape): Ring[] => (shape.kind === 'outline' ? toRings(facePaths(shape)) : [ringOf(shape)]);
 
 export const holeRing = (hole: Hole): Ring => ovalRing(hole.x, hole.y, hole.diameter / 2, hole.diameter / 2, 48);
 
-function faceArea(shape: Shape): number {
+/** Area, mm², and outer rim, mm, of a shape whose form is a formula. */
+function formulaOf(shape: Exclude<Shape, Outline>, ring: Ring): { area: number; rim: number } {
   const { width: w, height: h } = bounds(shape);
   switch (shape.kind) {
     case 'rectangle':
-      return rectangleArea(shape);
+      return { area: rectangleArea(shape), rim: rectangleRim(shape) };
     case 'round':
     case 'oval':
-      return (Math.PI * w * h) / 4;
+      return { area: (Math.PI * w * h) / 4, rim: ellipseRim(w / 2, h / 2) };
     case 'heart':
-      return heartArea(w, h);
+      return { area: heartArea(w, h), rim: heartRim(w, h) };
     case 'surf plank':
-      return surfArea(w, h);
+      return { area: surfArea(w, h), rim: surfRim(w, h) };
     case 'plank':
-      return plankArea(shape);
+      return { area: plankArea(shape), rim: plankRim(shape) };
     case 'slice':
-      return Math.abs(ringArea(rimRings(shape)[0]!));
-    case 'outline':
-      return areaOf(outlinePaths(shape));
+      return { area: Math.abs(ringArea(ring)), rim: ringLength(ring) };
   }
+}
+
+/** A shape's face: its polygons, mm, its area before holes are taken out, mm², and the length of its outer rim, mm. */
+export interface Measured {
+  rings: Ring[];
+  area: number;
+  rim: number;
 }
 
 /**
- * Area of a shape's face without its open holes, mm²: in closed form, for a slice and a free outline that of its
- * polygon. Holes are taken to lie inside and apart.
+ * Measures a shape: in closed form, for a slice and a free outline by its polygon.
+ * @throws CutError where a free outline is too tangled to be resolved
  */
-export const outlineArea = (shape: Shape, holes: Hole[] = []): number =>
-  holes.reduce((left, hole) => (hole.filled ? left : left - (Math.PI * hole.diameter ** 2) / 4), faceArea(shape));
+export function measured(shape: Shape): Measured {
+  if (shape.kind !== 'outline') {
+    const ring = ringOf(shape);
+    return { rings: [ring], ...formulaOf(shape, ring) };
+  }
+  const paths = facePaths(shape);
+  const rim = toRings(outersOf(paths)).reduce((sum, ring) => sum + ringLength(ring), 0);
+  return { rings: toRings(paths), area: areaOf(paths), rim };
+}
+
+/** What open holes leave of an area, mm². Holes are taken to lie inside and apart. */
+export const withoutHoles = (area: number, holes: Hole[]): number =>
+  holes.reduce((left, hole) => (hole.filled ? left : left - (Math.PI * hole.diameter ** 2) / 4), area);
+
+/** Area of a shape's face without its open holes, mm². */
+export const outlineArea = (shape: Shape, holes: Hole[] = []): number => withoutHoles(measured(shape).area, holes);
 
 /** Length of a shape's outer rim, mm, as exact as its area. */
-export function rimLength(shape: Shape): number {
-  const { width: w, height: h } = bounds(shape);
-  switch (shape.kind) {
-    case 'rectangle':
-      return rectangleRim(shape);
-    case 'round':
-    case 'oval':
-      return ellipseRim(w / 2, h / 2);
-    case 'heart':
-      return heartRim(w, h);
-    case 'surf plank':
-      return surfRim(w, h);
-    case 'plank':
-      return plankRim(shape);
-    case 'slice':
-      return ringLength(rimRings(shape)[0]!);
-    case 'outline':
-      return toRings(outersOf(outlinePaths(shape))).reduce((sum, ring) => sum + ringLength(ring), 0);
-  }
-}
+export const rimLength = (shape: Shape): number => measured(shape).rim;

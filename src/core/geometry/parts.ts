@@ -1,7 +1,7 @@
-import type { Hole, Over, Point, Sea, Shape } from '#core/document';
+import type { Over, Point, Sea, Shape } from '#core/document';
 import { areaOf, common, grown, joinedPaths, toPaths, toRings, turned, without, type Paths } from './clip';
 import { bounds } from './outline';
-import { faceOf, regionOf, type Cut, type Region } from './regions';
+import { nowhere, regionOf, type Cut, type Region } from './regions';
 import { waveLines } from './foam';
 import { shifted } from './curve';
 import type { Ring } from './shapes/ring';
@@ -44,19 +44,17 @@ const gapStrip = (sea: Sea, along: string | undefined, width: number): Paths =>
     turned(toPaths(waveLines(sea, along).map(({ line }) => [...shifted(line, width / 2), ...shifted(line, -width / 2).reverse()]))),
   );
 
-const none: Region = { rings: [], area: 0, rim: 0 };
-
 /**
  * The beach and the parts of the sea a coat goes over. They add up to its cover.
  * @param over the part of the board it is for
  */
-export function coatRegions(shape: Shape, holes: Hole[], sea: Sea, cut: Cut, over: Over, { inset, gap }: Kept = {}): CoatRegions {
-  const empty: CoatRegions = { beach: none, sea: cut.sea.map(() => none) };
+export function coatRegions(shape: Shape, sea: Sea, cut: Cut, over: Over, { inset, gap }: Kept = {}): CoatRegions {
+  const empty: CoatRegions = { beach: nowhere, sea: cut.sea.map(() => nowhere) };
   const plain = !inset && !gap;
   if (over.kind === 'whole' && plain) return { beach: cut.beach, sea: cut.sea };
   if (over.kind === 'sea' && plain) return { ...empty, sea: cut.sea };
   if (over.kind === 'beach' && plain) return { ...empty, beach: cut.beach };
-  const face = faceOf(shape, holes);
+  const { face } = cut;
   const masks: Paths[] = [];
   let keptOff: Paths = [];
   if (over.kind === 'deep') masks.push(toPaths([fromDeep(shape, sea.side, over.share)]));
@@ -68,13 +66,13 @@ export function coatRegions(shape: Shape, holes: Hole[], sea: Sea, cut: Cut, ove
   if (inset) masks.push(grown(face.rim, -inset));
   if (gap) keptOff = [...keptOff, ...gapStrip(sea, gap.along, gap.width)];
   const part = (region: Region): Region => {
-    if (region.area === 0) return none;
+    if (region.area === 0) return nowhere;
     let paths = toPaths(region.rings);
     for (const mask of masks) paths = common(paths, mask);
     return regionOf(without(paths, keptOff), face);
   };
   return {
-    beach: over.kind === 'whole' || over.kind === 'beach' || over.kind === 'deep' ? part(cut.beach) : none,
+    beach: over.kind === 'whole' || over.kind === 'beach' || over.kind === 'deep' ? part(cut.beach) : nowhere,
     sea: over.kind === 'beach' ? empty.sea : cut.sea.map(part),
   };
 }

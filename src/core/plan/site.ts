@@ -24,7 +24,7 @@ export function siteOf(piece: Piece, cut: Cut, method: Method): Site {
     pours.flatMap((pour) =>
       pour.map((coat) => [
         coat.id,
-        coatRegions(piece.shape, piece.holes, piece.sea, cut, overOf(coat), { inset: coat.inset, gap: gapOf(pour, coat) }),
+        coatRegions(piece.shape, piece.sea, cut, overOf(coat), { inset: coat.inset, gap: gapOf(pour, coat) }),
       ]),
     ),
   );

@@ -27,14 +27,14 @@
   const piece = $derived(plan.piece);
 
   const hatch = `url(#${id}-hatch)`;
-  /** How far the edge of foam strays from its mean reach, as heat leaves it. */
-  const STRAY = 0.45;
+  /** How far the edge of foam wanders about its mean reach, as heat leaves it. */
+  const WANDER = 0.45;
   const foams = $derived(
     plan.colours.foams.flatMap((foam) => {
       const wave = piece.coats.find((c) => c.id === foam.coatId);
       if (wave?.kind !== 'wave') return [];
       const { reachSea, reachUp } = wave;
-      return [{ ...foam, strip: path(foamStrip(piece.sea, wave.along, { reachSea, reachUp, stray: STRAY, seed: seedOf(wave.id) })) }];
+      return [{ ...foam, strip: path(foamStrip(piece.sea, wave.along, { reachSea, reachUp, wander: WANDER, seed: seedOf(wave.id) })) }];
     }),
   );
   /** The beach and the parts of the sea, each drawn again in the foam's colour where its strip lies. */
