@@ -9,6 +9,7 @@ const storeys = [
   'craft',
   'geometry',
   'mix',
+  'air',
   'cure',
   'tint',
   'level',

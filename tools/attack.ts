@@ -9,6 +9,8 @@
  */
 import { spawn } from 'node:child_process';
 import { request } from 'node:http';
+import { Zone } from '#core/air';
+import { Planner } from '#core/plan';
 import { emptyStudio } from '#core/craft';
 import { openStudio, writeStudio, type Shape } from '#core/document';
 import { outlineFrom, readCsv, readSlopes, readSvg, writeCsv } from '#core/formats';
@@ -22,6 +24,7 @@ import { unreal } from '../tests/nasty/unreal';
 import { killed } from '../tests/browser/killed';
 import { freePort } from '../tests/browser/port';
 
+const asked = { now: Date.parse('2026-11-25T13:36:00Z'), zone: new Zone('Europe/Oslo'), planner: new Planner() };
 const [minutes = 3, seed = 1] = process.argv.slice(2).map(Number);
 if (!(minutes > 0) || !Number.isInteger(seed)) {
   console.error('Give minutes above 0 and a whole number as the seed: npm run attack -- 20 7');
@@ -70,7 +73,7 @@ function documents(n: number): string | undefined {
   if (!opened.ok) return undefined;
   const { studio } = opened;
   try {
-    return unreal(pieceReport(studio.pieces[0]!, studio, Date.parse('2026-11-25T13:36:00Z'), 60))[0];
+    return unreal(pieceReport(studio.pieces[0]!, studio, asked))[0];
   } catch (error) {
     if (error instanceof CutError) return undefined;
     throw error;

@@ -3,14 +3,18 @@ import { execFileSync, spawn } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { gzipSync } from 'node:zlib';
 import { chromium } from 'playwright-core';
+import { steady, Zone } from '#core/air';
 import { openStudio, writeStudio, type Coat, type Piece, type Point, type Studio } from '#core/document';
 import { withPoint } from '#core/edit';
 import { fieldOf } from '#core/geometry';
-import { buildUp, buildUpOf, levelsOf, planPiece, seenThrough } from '#core/plan';
+import { buildUp, levelsOf, Planner, seenThrough } from '#core/plan';
+import { summaryOf } from '#core/record';
 import { comingPours, shelfOf } from '#core/stock';
 import { deltaE, groundNamed, matchTint, mostOf, ofHex, recipeSeen, slopeMeans, solveSlope, type MatchIn, type Rgb } from '#core/tint';
 import { freePort } from '../tests/browser/port';
 
+const planner = new Planner();
+const utc = new Zone('UTC');
 const root = new URL('..', import.meta.url).pathname;
 const print = (line: Record<string, unknown>): void => console.log(JSON.stringify(line));
 const median = (values: number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
@@ -19,7 +23,7 @@ const ms = (value: number): number => Number(value.toFixed(2));
 const opened = openStudio(readFileSync(`${root}src/demo/studio.json`, 'utf8'));
 if (!opened.ok) throw new Error('the sample studio does not open');
 const studio: Studio = opened.studio;
-const means = { resins: studio.resins, colourants: studio.colourants, method: studio.method, roomC: 21.4 };
+const means = { resins: studio.resins, colourants: studio.colourants, method: studio.method, air: steady(21.4) };
 
 /** Median time of planning a piece anew after its shoreline moved a little, as in a drag. */
 function recompute(piece: Piece): number {
@@ -28,7 +32,7 @@ function recompute(piece: Piece): number {
     const from = piece.sea.shoreline[1]!;
     const moved = withPoint(piece, 'shoreline', 1, { x: from.x, y: from.y - (i % 20) });
     const start = performance.now();
-    planPiece(moved, means);
+    planner.plan(moved, means);
     if (i >= 100) times.push(performance.now() - start);
   }
   return median(times);
@@ -76,9 +80,9 @@ function timed(times: number, work: (i: number) => void): number {
 /** What is seen at 200 × 200 places of a board of seven coats, each as thick as it lies there. */
 {
   const square = { kind: 'rectangle', width: 300, height: 300 } as const;
-  const plan = planPiece({ ...eightBySeven(largest), shape: square }, means);
+  const plan = planner.plan({ ...eightBySeven(largest), shape: square }, means);
   const field = fieldOf(square, 200);
-  const build = buildUp(plan.site, field, levelsOf(buildUpOf(plan)));
+  const build = buildUp(plan.site, field, levelsOf(plan.heights()));
   const stage = { coats: plan.piece.coats.length, wet: false };
   print({
     bench: 'colours through seven coats',
@@ -189,12 +193,12 @@ async function start(): Promise<{ base: string; firstAnswer: number; stop: () =>
 {
   const large = largeStudio(300, 5000);
   const begun = performance.now();
-  const shelf = shelfOf(large.stock ?? [], large.pours, large);
+  const shelf = shelfOf(large.stock ?? [], large.pours, large, utc);
   const first = performance.now() - begun;
   const again = performance.now();
-  shelfOf(large.stock ?? [], large.pours, large);
+  shelfOf(large.stock ?? [], large.pours, large, utc);
   const coming = performance.now();
-  const pours = comingPours(large.pieces, large.pours, means).length;
+  const pours = comingPours(large.pieces, large.pours.map(summaryOf), means, planner).length;
   print({
     bench: 'shelf of a large studio',
     containers: shelf.lines.length,

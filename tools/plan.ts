@@ -1,8 +1,9 @@
-/** npm run -s plan -- studio.json [--piece NAME] [--now 2026-11-25T13:36:00Z]: prints as JSON what the screens show. */
+/** npm run -s plan -- studio.json [--piece NAME] [--now 2026-11-25T13:36:00Z] [--zone Europe/Oslo]: prints as JSON what the screens show. */
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
+import { Zone } from '#core/air';
 import { openStudio, writeProblem } from '#core/document';
-import { drawingProblem } from '#core/plan';
+import { drawingProblem, Planner } from '#core/plan';
 import { pieceReport, shelfReport, slopesReport } from '#core/report';
 
 function stop(says: string): never {
@@ -10,7 +11,10 @@ function stop(says: string): never {
   process.exit(1);
 }
 
-const { values, positionals } = parseArgs({ allowPositionals: true, options: { piece: { type: 'string' }, now: { type: 'string' } } });
+const { values, positionals } = parseArgs({
+  allowPositionals: true,
+  options: { piece: { type: 'string' }, now: { type: 'string' }, zone: { type: 'string' } },
+});
 const path = positionals[0] ?? stop('Give a studio file, as in: npm run -s plan -- src/demo/studio.json');
 const now = values.now ? Date.parse(values.now) : Date.now();
 if (Number.isNaN(now)) stop(`“${values.now}” is not a moment. Write one as 2026-11-25T13:36:00Z.`);
@@ -29,15 +33,24 @@ if (values.piece && !pieces.length)
   stop(`No piece is called “${values.piece}”. There are: ${studio.pieces.map((p) => p.name).join(', ')}.`);
 const tangled = studio.pieces.flatMap((piece, i) => drawingProblem(piece, `/pieces/${i}`) ?? []);
 if (tangled.length) stop([`${path} holds a drawing that cannot be cut.`, ...tangled.map(writeProblem)].join('\n'));
-const offset = -new Date(now).getTimezoneOffset();
+const zone = zoneNamed(values.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone);
+const asked = { now, zone, planner: new Planner() };
 console.log(
   JSON.stringify(
     {
-      pieces: pieces.map((piece) => pieceReport(piece, studio, now, offset)),
-      shelf: shelfReport(studio, now),
+      pieces: pieces.map((piece) => pieceReport(piece, studio, asked)),
+      shelf: shelfReport(studio, asked),
       slopes: slopesReport(studio),
     },
     null,
     2,
   ),
 );
+
+function zoneNamed(name: string): Zone {
+  try {
+    return new Zone(name);
+  } catch (error) {
+    return stop((error as Error).message);
+  }
+}

@@ -1,4 +1,6 @@
 import assert from 'node:assert/strict';
+import { Zone } from '#core/air';
+import { Planner } from '#core/plan';
 import type { Studio } from '#core/document';
 import { pieceReport } from '#core/report';
 import { plain, writeSpan } from '#core/units';
@@ -8,7 +10,7 @@ import { cupRow, exportStudio, visit } from './help';
 visit('every figure of the piece screen is the one the command prints', {}, async ({ page, base }) => {
   const studio = JSON.parse(await exportStudio(page, base)) as Studio;
   for (const piece of studio.pieces) {
-    const report = pieceReport(piece, studio, Date.now(), 0);
+    const report = pieceReport(piece, studio, { now: Date.now(), zone: new Zone('UTC'), planner: new Planner() });
     await page.goto(`${base}/pieces/${piece.id}`);
     await page.getByRole('heading', { name: piece.name, exact: true }).waitFor();
     await page.getByRole('tab', { name: 'Areas' }).click();

@@ -1,4 +1,4 @@
-import { dressedAfter, buildUpOf, clearanceOf } from '#core/plan';
+import { dressedAfter, clearanceOf } from '#core/plan';
 import { plain } from '#core/units';
 import type { Finding, Rule } from './finding';
 
@@ -74,11 +74,11 @@ export const drySandWetted: Rule = ({ plan }) => {
 /** A poured film that does not reach the high places it was meant for. */
 export const coatLeavesDry: Rule = ({ plan }) => {
   if (!plan.piece.coats.some((c) => c.kind === 'clear' && c.laid !== 'spread')) return [];
-  const { layings } = buildUpOf(plan);
+  const { layings } = plan.heights();
   return plan.coats.flatMap(({ coat, name, regions }): Finding[] => {
     if (coat.kind !== 'clear' || coat.laid === 'spread' || regions.beach.area === 0) return [];
     const laying = layings.find((l) => l.of === coat)!;
-    const { parts } = buildUpOf(plan);
+    const { parts } = plan.heights();
     let [dry, all] = [0, 0];
     for (let i = 0; i < laying.thickness.length; i++)
       if (parts[i] === 0 || (parts[i]! > 0 && regions.sea.some((r) => r.area > 0))) {

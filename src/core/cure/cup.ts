@@ -1,3 +1,4 @@
+import type { Air } from '#core/air';
 import { kelvin, R } from './rate';
 
 /** Heat of cure of a resin standing in a cup. Kamal and Sourour 1973, second order, with the gel point of Flory and Stockmayer. */
@@ -70,21 +71,21 @@ export const COURSE_STEP = 0.5;
  * Reference: 100 g in 0.012 m² at 23 °C, gel age 240: 31.22 °C at 15 min, peak 98.59 °C.
  * @param grams   mass in the cup
  * @param surface cooling surface, m²
- * @param roomC   air and bottles, °C
+ * @param air     round the cup by minutes after A and B met, and of the bottles at its beginning
  * @param gelAge  equivalent minutes to gel, at refC
- * @param untilAge where only the way to an age is wanted, the age at which the reckoning may end; the peak is then the
+ * @param untilAge where only the way to an age is asked for, the age at which it may end; the peak is then the
  *                 warmest so far
- * @param startC  of the bottles, °C, where that is not the room's
+ * @param startC  of the bottles, °C, where that is not the air's
  */
 export function cupCourse(
   grams: number,
   surface: number,
-  roomC: number,
+  air: Air,
   gelAge: number,
   refC: number,
   ea: number,
   untilAge = Infinity,
-  startC = roomC,
+  startC = air(0),
 ): CupCourse {
   // the Arrhenius rate of rate.ts with what does not change taken out of the loop
   const steep = (ea * 1000) / R;
@@ -100,8 +101,8 @@ export function cupCourse(
   let temp = startC;
   let age = 0;
   let lastSlope = 0;
-  /** One step of h minutes. A cure so fast that no step follows it is over in that step, and its heat is all there. */
-  const step = (h: number, r1: number): void => {
+  /** One step of h minutes from a clock minute on. A cure so fast that no step follows it is over in that step, and its heat is all there. */
+  const step = (from: number, h: number, r1: number): void => {
     const a1 = curing(alpha, r1);
     if (a1 * h > ALL_AT_ONCE) {
       temp += heat * (1 - alpha);
@@ -109,16 +110,17 @@ export function cupCourse(
       age += h * r1;
       return;
     }
-    const t1 = heat * a1 - loss * (temp - roomC);
+    const [before, midway, after] = [air(from), air(from + h / 2), air(from + h)];
+    const t1 = heat * a1 - loss * (temp - before);
     const r2 = rate(temp + (h / 2) * t1);
     const a2 = curing(alpha + (h / 2) * a1, r2);
-    const t2 = heat * a2 - loss * (temp + (h / 2) * t1 - roomC);
+    const t2 = heat * a2 - loss * (temp + (h / 2) * t1 - midway);
     const r3 = rate(temp + (h / 2) * t2);
     const a3 = curing(alpha + (h / 2) * a2, r3);
-    const t3 = heat * a3 - loss * (temp + (h / 2) * t2 - roomC);
+    const t3 = heat * a3 - loss * (temp + (h / 2) * t2 - midway);
     const r4 = rate(temp + h * t3);
     const a4 = curing(alpha + h * a3, r4);
-    const t4 = heat * a4 - loss * (temp + h * t3 - roomC);
+    const t4 = heat * a4 - loss * (temp + h * t3 - after);
     alpha = Math.min(1, alpha + (h / 6) * (a1 + 2 * a2 + 2 * a3 + a4));
     temp += (h / 6) * (t1 + 2 * t2 + 2 * t3 + t4);
     age += (h / 6) * (r1 + 2 * r2 + 2 * r3 + r4);
@@ -129,11 +131,11 @@ export function cupCourse(
     const before = alpha;
     const speed = rate(temp);
     const cured = curing(alpha, speed);
-    const slope = heat * cured - loss * (temp - roomC);
-    if (cured * STEP <= FINE) step(STEP, speed);
+    const slope = heat * cured - loss * (temp - air(now));
+    if (cured * STEP <= FINE) step(now, STEP, speed);
     else {
       const parts = Math.min(MOST_PARTS, Math.ceil((cured * STEP) / FINE));
-      for (let part = 0; part < parts; part++) step(STEP / parts, rate(temp));
+      for (let part = 0; part < parts; part++) step(now + (part * STEP) / parts, STEP / parts, rate(temp));
     }
     if (course.gelMin === Infinity && alpha >= GEL) course.gelMin = now + (STEP * (GEL - before)) / (alpha - before);
     if (course.runawayMin === Infinity && slope >= RUNAWAY)

@@ -1,3 +1,5 @@
+import type { Air } from '#core/air';
+
 /** Molar gas constant, J/(mol·K). */
 export const R = 8.314462618;
 /** °C to K. */
@@ -18,13 +20,13 @@ export const rate = (celsius: number, refC: number, ea: number): number => arrhe
 export const fluidity = (celsius: number, refC: number, eMu: number): number => arrhenius(eMu, celsius, refC);
 
 /** A temperature read at a clock minute; between readings it runs straight. */
-export interface Reading {
+export interface AirReading {
   min: number;
   celsius: number;
 }
 
 /** Simpson's rule over a stretch where the temperature runs straight; the rate is integrated, not taken of the mean. */
-function stretchAge(from: Reading, until: Reading, refC: number, ea: number): number {
+function stretchAge(from: AirReading, until: AirReading, refC: number, ea: number): number {
   const span = until.min - from.min;
   const n = Math.max(2, 2 * Math.ceil(Math.abs(until.celsius - from.celsius)));
   let sum = 0;
@@ -39,25 +41,50 @@ function stretchAge(from: Reading, until: Reading, refC: number, ea: number): nu
  * Equivalent age, min at `refC`, gathered over temperature readings.
  * @param readings in order of time, from the minute A and B meet
  */
-export function age(readings: Reading[], refC: number, ea: number): number {
+export function age(readings: AirReading[], refC: number, ea: number): number {
   return readings.slice(1).reduce((sum, to, i) => sum + stretchAge(readings[i]!, to, refC, ea), 0);
 }
 
-/**
- * The clock minute at which a film reaches an age, in air whose temperature is given by the minute.
- * @param wanted equivalent age, min at refC
- * @param airC   temperature at a clock minute after the start; straight between whole steps of `stepMin`
- * @returns minutes after the start; Infinity when not reached within 60 days
- */
-export function minuteOfAge(wanted: number, airC: (min: number) => number, refC: number, ea: number, stepMin = 60): number {
-  let gathered = 0;
-  let from: Reading = { min: 0, celsius: airC(0) };
-  while (from.min < 60 * 1440) {
-    const until: Reading = { min: from.min + stepMin, celsius: airC(from.min + stepMin) };
-    const more = stretchAge(from, until, refC, ea);
-    if (gathered + more >= wanted) return from.min + (stepMin * (wanted - gathered)) / more;
-    gathered += more;
-    from = until;
+/** Air is looked at for so long, min; what has not come by then is not waited for. */
+export const LONGEST_WAIT = 60 * 1440;
+
+/** Minutes after which a stretch reaches an age it holds, by Newton's steps: the rate is the slope of the age. */
+function withinStretch(from: AirReading, until: AirReading, wanted: number, more: number, refC: number, ea: number): number {
+  const span = until.min - from.min;
+  let min = (span * wanted) / more;
+  for (let k = 0; k < 4; k++) {
+    const celsius = from.celsius + ((until.celsius - from.celsius) * min) / span;
+    const off = stretchAge(from, { min: from.min + min, celsius }, refC, ea) - wanted;
+    min = Math.min(span, Math.max(0, min - off / rate(celsius, refC, ea)));
+    if (Math.abs(off) < 1e-9 * wanted) break;
   }
-  return Infinity;
+  return from.min + min;
 }
+
+/**
+ * How a film ages in some air: gives the clock minute at which it reaches an age. The air is gone through once, however
+ * many ages are asked for.
+ * @param air     of a stretch of `stepMin` the temperature at both ends is taken, and runs straight between them
+ * @returns minutes after the start of an equivalent age, min at refC; after 60 days it ages on as it last did
+ */
+export function filmAgeing(air: Air, refC: number, ea: number, stepMin = 60): (age: number) => number {
+  const readings: AirReading[] = [{ min: 0, celsius: air(0) }];
+  /** Age at each reading. */
+  const ages = [0];
+  return (wanted) => {
+    if (wanted <= 0) return 0;
+    while (ages.at(-1)! < wanted && readings.at(-1)!.min < LONGEST_WAIT) {
+      const from = readings.at(-1)!;
+      const until = { min: from.min + stepMin, celsius: air(from.min + stepMin) };
+      ages.push(ages.at(-1)! + stretchAge(from, until, refC, ea));
+      readings.push(until);
+    }
+    const i = ages.findIndex((age) => age >= wanted);
+    if (i < 0) return readings.at(-1)!.min + (wanted - ages.at(-1)!) / rate(readings.at(-1)!.celsius, refC, ea);
+    return withinStretch(readings[i - 1]!, readings[i]!, wanted - ages[i - 1]!, ages[i]! - ages[i - 1]!, refC, ea);
+  };
+}
+
+/** The clock minute at which a film reaches one age. Several are asked of one `filmAgeing`. @param wanted min at refC */
+export const minuteOfAge = (wanted: number, air: Air, refC: number, ea: number, stepMin = 60): number =>
+  filmAgeing(air, refC, ea, stepMin)(wanted);

@@ -1,4 +1,5 @@
 import type { Resin } from '#core/document';
+import { steady } from '#core/air';
 import { mixedDensity } from '#core/mix';
 import { cupAge, cupCourse, cupSurface } from './cup';
 
@@ -9,8 +10,6 @@ export const STATED_MASS = 100;
 const NEAR = 0.001;
 
 type Stated = Pick<Resin, 'workingMin' | 'gelMin'>;
-const solved = new Map<string, Stated>();
-
 /**
  * Ages from times stated for a mass in a cup: first the gel age at which that cup, warming itself, gels at the stated
  * minute; then the age that cup has when it can be worked no longer. A cup warms itself, so both are longer than stated:
@@ -19,7 +18,8 @@ const solved = new Map<string, Stated>();
  */
 function agesOf(resin: Resin, grams: number, ea: number): Stated {
   const surface = cupSurface(grams / mixedDensity(resin));
-  const course = (gelAge: number) => cupCourse(grams, surface, resin.refC, gelAge, resin.refC, ea);
+  const air = steady(resin.refC);
+  const course = (gelAge: number) => cupCourse(grams, surface, air, gelAge, resin.refC, ea);
   let [low, high] = [resin.gelMin, 2 * resin.gelMin];
   while (course(high).gelMin < resin.gelMin) [low, high] = [high, 2 * high];
   while (high - low > NEAR * low) {
@@ -33,16 +33,11 @@ function agesOf(resin: Resin, grams: number, ea: number): Stated {
 
 /**
  * A resin with its working and gel time as ages of a film, whatever mass its data sheet states them for. One whose times
- * are those of a film already is given back as it is.
+ * are those of a film already is given back as it is. It takes some milliseconds: whoever asks again keeps what it gave.
+ * @param ea activation energy, kJ/mol
  */
 export function aged(resin: Resin, ea: number): Resin {
   const grams = resin.statedG ?? STATED_MASS;
   if (grams === 0) return resin;
-  const key = [grams, mixedDensity(resin), resin.refC, resin.gelMin, resin.workingMin, ea].join(' ');
-  let ages = solved.get(key);
-  if (!ages) {
-    if (solved.size > 100) solved.clear();
-    solved.set(key, (ages = agesOf(resin, grams, ea)));
-  }
-  return { ...resin, ...ages, statedG: 0 };
+  return { ...resin, ...agesOf(resin, grams, ea), statedG: 0 };
 }

@@ -1,6 +1,7 @@
+import type { Air } from '#core/air';
 import type { Method, Resin } from '#core/document';
 import { ageOfViscosity, thickeningRate } from './viscosity';
-import { rate } from './rate';
+import { filmAgeing } from './rate';
 
 /** From one clock minute after mixing until another. */
 export interface Span {
@@ -42,16 +43,20 @@ export interface WhiteCup {
 }
 
 /**
- * Windows of a batch in a film at one temperature. The white's thickness is taken at its own cup's age and the film's
+ * Windows of a batch in a film as warm as its air. The white's thickness is taken at its own cup's age and the film's
  * temperature. White is ready at 1.8 Pa·s and stirred, until the later of 7 Pa·s and ⅔ of the working age, never past
  * the working age.
- * @param filmC temperature of the film, °C
+ * @param air by minutes after A and B met
  */
-export function windowsOf(resin: Resin, method: Method, filmC: number, white: WhiteCup): Windows {
-  const speed = rate(filmC, resin.refC, method.activationEa);
-  const clock = (age: number): number => age / speed;
+export function windowsOf(resin: Resin, method: Method, air: Air, white: WhiteCup): Windows {
+  const clock = filmAgeing(air, resin.refC, method.activationEa);
   const working = resin.workingMin;
-  const thick = (pas: number): number => white.minuteOfAge(ageOfViscosity(resin, method, filmC, pas, white.multiplier));
+  /** When the white is so thick: its age for that hangs on how warm the film is by then, so the minute is closed in on. */
+  const thick = (pas: number): number => {
+    let minute = 0;
+    for (let k = 0; k < 4; k++) minute = white.minuteOfAge(ageOfViscosity(resin, method, air(minute), pas, white.multiplier));
+    return minute;
+  };
   const from = Math.max(resin.stirMin, thick(method.whiteReady));
   const until = Math.min(Math.max(thick(method.whiteLimit), white.minuteOfAge((2 / 3) * working)), white.minuteOfAge(working));
   const k = thickeningRate(resin, method);

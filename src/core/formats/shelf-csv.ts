@@ -1,3 +1,4 @@
+import type { Zone } from '#core/air';
 import { limits, supplies, type Stock, type StockOf, type StockUnit } from '#core/document';
 import { itemKey, itemName, type Ledger, type Materials, type Use } from '#core/stock';
 import { bare, plain, readWithin, type Range, type Reading } from '#core/units';
@@ -33,11 +34,11 @@ export function writeShelf(shelf: Ledger, materials: Materials): string {
 }
 
 /** What pours took, a line for each thing. */
-export function writeUsage(uses: Use[], materials: Materials): string {
+export function writeUsage(uses: Use[], materials: Materials, zone: Zone): string {
   const rows = uses.flatMap((use) => use.taken.map((taken) => ({ ...taken, piece: use.piece, at: use.at })));
   return writeCsv<(typeof rows)[0]>(
     [
-      { head: 'date', cell: (r) => new Date(r.at).toISOString().slice(0, 10) },
+      { head: 'date', cell: (r) => zone.dayOf(r.at) },
       { head: 'piece', cell: (r) => r.piece },
       { head: 'what', cell: (r) => itemName(r.of, materials) },
       { head: 'amount', cell: (r) => Number(r.amount.toFixed(3)) },

@@ -70,7 +70,8 @@ export function smoothRing(points: Point[], steps = 12): Point[] {
 }
 
 /** The smooth line of a curve of the drawing: a ring where it is closed and has the points for one. */
-export const lineOf = (points: Point[], closed = false): Point[] => (closed && points.length > 2 ? smoothRing(points) : smoothCurve(points));
+export const lineOf = (points: Point[], closed = false): Point[] =>
+  closed && points.length > 2 ? smoothRing(points) : smoothCurve(points);
 
 const turn = (a: Point, b: Point, c: Point): number => (b.x - a.x) * (c.y - a.y) - (b.y - a.y) * (c.x - a.x);
 

@@ -98,7 +98,8 @@ export class Cutter {
   #coverOf(face: Face, sea: Sea, box: Box): Cover {
     if (!sea.bare) {
       let whole = this.#wholes.get(face);
-      if (!whole) this.#wholes.set(face, (whole = { paths: face.board, wide: face.wide, region: regionOf(face.board, face), bare: nowhere }));
+      if (!whole)
+        this.#wholes.set(face, (whole = { paths: face.board, wide: face.wide, region: regionOf(face.board, face), bare: nowhere }));
       return whole;
     }
     const kept = this.#covers.get(sea.bare);
@@ -164,7 +165,9 @@ export class Cutter {
       shore,
       crossed: crossed || order.crossed,
       // a breaker may cross itself: nothing is cut by it
-      tangled: linesOf(sea).flatMap(({ key, points, closed }) => (!key.startsWith('breaker') && this.#isTangled(points, closed) ? [key] : [])),
+      tangled: linesOf(sea).flatMap(({ key, points, closed }) =>
+        !key.startsWith('breaker') && this.#isTangled(points, closed) ? [key] : [],
+      ),
       face,
     };
   }

@@ -1,19 +1,9 @@
 import type { Resin } from '#core/document';
-import {
-  cupAge,
-  cupCourse,
-  cupMinuteOfAge,
-  cupSurface,
-  wideSurface,
-  thickenedBy,
-  viscosity,
-  windowsOf,
-  type CupCourse,
-  type Windows,
-} from '#core/cure';
+import { cupAge, cupMinuteOfAge, thickenedBy, viscosity, windowsOf, type CupCourse, type Windows } from '#core/cure';
 import { cupContent, volumeWeighedError, mixedDensity, split, type Split } from '#core/mix';
 import { solidsShare } from '#core/tint';
 import type { Cup } from '#core/coat';
+import type { Care } from './courses';
 import type { Bench } from './means';
 
 /** One mixing of A and B: the cups it fills, of one piece or of several, and the clock it starts. */
@@ -54,56 +44,27 @@ export interface WaitingCup {
 /** Thickness of the white some minutes after mixing, Pa·s: at its cup's age and the film's temperature. */
 export const whiteThickness = (
   { resin, white }: Pick<Batch, 'resin' | 'white'>,
-  { method, roomC }: Pick<Bench, 'method' | 'roomC'>,
+  { method, air }: Pick<Bench, 'method' | 'air'>,
   min: number,
-): number => viscosity(resin, method, roomC, cupAge(white.course, min), white.multiplier);
+): number => viscosity(resin, method, air(min), cupAge(white.course, min), white.multiplier);
 
 /** What is too much for one batch: a cup that heats itself past use before it is emptied, or work that outlasts the mix. Clock minutes. */
 export type Strain =
   { kind: 'runs away' | 'past working'; cup: WaitingCup; emptied: number } | { kind: 'outlasts'; needed: number; working: number };
-
-/** What is done so that a mix keeps longer: a wide vessel loses heat, and cool bottles begin later. */
-export interface Care {
-  wide?: boolean;
-  /** How much cooler than the room the bottles are, K. */
-  cooler?: number;
-}
-
-const courses = new Map<string, CupCourse>();
-const COURSES_KEPT = 400;
-
-/**
- * The course of a cup, reckoned to the millilitre from 20 ml on and to a tenth below, and kept: a dragged shoreline
- * asks for the same few cups again and again. Half a millilitre moves the peak by less than
- * half a degree.
- */
-function courseOf(ml: number, density: number, resin: Resin, { roomC, method }: Bench, untilAge?: number, care: Care = {}): CupCourse {
-  const volume = Math.max(0.1, ml >= 20 ? Math.round(ml) : Math.round(ml * 10) / 10);
-  const { wide = false, cooler = 0 } = care;
-  const key = [volume, density, roomC, resin.gelMin, resin.refC, method.activationEa, untilAge, wide, cooler].join(' ');
-  let course = courses.get(key);
-  if (!course) {
-    if (courses.size >= COURSES_KEPT) courses.clear();
-    const surface = wide ? wideSurface(volume) : cupSurface(volume);
-    course = cupCourse(volume * density, surface, roomC, resin.gelMin, resin.refC, method.activationEa, untilAge, roomC - cooler);
-    courses.set(key, course);
-  }
-  return course;
-}
 
 /**
  * One mixing of a resin for some cups.
  * @param resin its times as ages of a film
  */
 export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = {}): Batch {
-  const { method, colourants, roomC } = bench;
+  const { method, colourants, air, courses } = bench;
   const filled = cups.reduce((sum, c) => sum + c.ml, 0);
   // a lone cup is mixed in itself; several are filled from a mixing cup that keeps its own share
   const ml = cups.length > 1 ? cupContent(filled, method) : filled;
   const density = mixedDensity(resin);
   const parts = split(ml, resin);
 
-  const course = (volume: number, untilAge?: number, own?: Care): CupCourse => courseOf(volume, density, resin, bench, untilAge, own);
+  const course = (volume: number, untilAge?: number, own?: Care): CupCourse => courses.of(volume, density, resin, bench, untilAge, own);
   const white = cups.find((c) => c.id.role === 'white');
   // without a white the window is that of a 10 ml cup of clear, so the clock can still be read
   const whiteMl = white?.ml ?? 10;
@@ -124,7 +85,7 @@ export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = 
     grams: parts.aG + parts.bG,
     weighedError: volumeWeighedError(resin),
     white: { course: whiteCourse, multiplier, ml: whiteMl },
-    windows: windowsOf(resin, method, roomC, { multiplier, minuteOfAge: (age) => cupMinuteOfAge(whiteCourse, age) }),
+    windows: windowsOf(resin, method, air, { multiplier, minuteOfAge: (age) => cupMinuteOfAge(whiteCourse, age) }),
     waiting: [
       ...(cups.length > 1 ? [waits('the mixing cup', ml)] : []),
       ...(fullest ? [waits(`the cup “${fullest.name}”`, fullest.ml, cups.length > 1 ? fullest.key : undefined)] : []),
@@ -136,5 +97,5 @@ export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = 
 /** The white of a mixing as a clock at the bench needs it. @param ml in the white's own cup */
 export const whiteClock = (resin: Resin, ml: number, multiplier: number, bench: Bench): Pick<Batch, 'resin' | 'white'> => ({
   resin,
-  white: { course: courseOf(ml, mixedDensity(resin), resin, bench, resin.workingMin), multiplier, ml },
+  white: { course: bench.courses.of(ml, mixedDensity(resin), resin, bench, resin.workingMin), multiplier, ml },
 });

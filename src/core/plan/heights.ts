@@ -1,9 +1,8 @@
-import { laidOf } from '#core/coat';
-import type { Coat, FilmedCoat, TopCoat, Point, Shape } from '#core/document';
-import { alongLine, distancesTo, fieldOf, partsAt, waveOnBoard, type Field } from '#core/geometry';
+import { laidOf, type Site } from '#core/coat';
+import type { Coat, FilmedCoat, TopCoat, Point } from '#core/document';
+import { alongLine, distancesTo, partsAt, waveOnBoard, type Field } from '#core/geometry';
 import { capOf, domeOf, dressedAfter, reliefOf, wedgeOf, type Laying, type Places } from './layings';
 import { floatOn, restOf, type Wet } from './levelling';
-import type { Site } from '#core/coat';
 
 /** What is built up on a board, place by place: relief, coats and dressings, bottom first; all heights in mm above the board. */
 export interface BuildUp {
@@ -39,7 +38,7 @@ function placesFinder({ regions, cut }: Site, field: Field, parts: Int8Array): (
   };
 }
 
-/** Distances from the shore as far as any coat asks for them, reckoned once and only when asked. */
+/** Distances from the shore as far as any coat asks for them, worked out once and only when asked. */
 function distancesFromShore({ piece, cut }: Site, field: Field): () => Float64Array {
   const reach = piece.coats.map((c) => (c.kind === 'wave' ? Math.max(c.reachSea, c.reachUp) : c.kind === 'sand' ? (c.taper ?? 0) / 2 : 0));
   let found: Float64Array | undefined;
@@ -104,15 +103,10 @@ export function buildUp(site: Site, field: Field, levels?: Map<string, number>):
   return { field, layings, surface, parts };
 }
 
-const all = new Map<number, Places>();
-/** Every place of a field of n, kept for the few sizes there are. */
+/** Every place of a field of n. */
 function allPlaces(n: number): Places {
-  let found = all.get(n);
-  if (!found) {
-    found = new Int32Array(n);
-    for (let i = 0; i < n; i++) found[i] = i;
-    all.set(n, found);
-  }
+  const found = new Int32Array(n);
+  for (let i = 0; i < n; i++) found[i] = i;
   return found;
 }
 
@@ -138,13 +132,6 @@ function upTo(level: number, ground: Float64Array, places: Places): Float64Array
     if (depth > 0) thickness[places[j]!] = depth;
   }
   return thickness;
-}
-
-const grids = new WeakMap<Shape, Field>();
-export function gridOf(shape: Shape): Field {
-  let grid = grids.get(shape);
-  if (!grid) grids.set(shape, (grid = fieldOf(shape)));
-  return grid;
 }
 
 /** Mean film of a coat over the places where it lies, mm; 0 where it lies nowhere. */

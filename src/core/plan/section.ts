@@ -4,7 +4,7 @@ import { tintsOf, type Coat, type Method, type Point } from '#core/document';
 import { hexOf } from '#core/tint';
 import { buildUp, levelsOf, lineField } from './heights';
 import type { Laying } from './layings';
-import { buildUpOf, type PiecePlan } from './piece';
+import type { PiecePlan } from './piece';
 import { layingsAt, seenThrough } from './seen';
 import { coated, hexOn, stackUnder } from './stack';
 import type { Stage } from './stage';
@@ -52,7 +52,7 @@ function sectionParts(of: Laying['of'], method: Method): (Pick<SectionLayer, 'co
 /** The cut A–B through the build-up of a piece, at a stage of it. Poured coats rest where they rest over the whole board. */
 export function sectionOf(plan: PiecePlan, a: Point, b: Point, stage: Stage = { coats: plan.piece.coats.length, wet: false }): Section {
   const field = lineField(a, b, PLACES);
-  const built = buildUp(plan.site, field, levelsOf(buildUpOf(plan)));
+  const built = buildUp(plan.site, field, levelsOf(plan.heights()));
   const { parts, surface } = built;
   const layings = layingsAt(built.layings, plan.site, stage.coats);
   const seen = seenThrough(layings, parts, plan.site, plan.means.colourants, stage);
@@ -95,7 +95,7 @@ export interface Clearance {
 
 /** How a piece ends at its top, over the whole board. */
 export function clearanceOf(plan: PiecePlan): Clearance {
-  const { layings, surface, parts } = buildUpOf(plan);
+  const { layings, surface, parts } = plan.heights();
   const levels = layings.flatMap((l) => (l.level === undefined ? [] : [l.level]));
   let flat = 0;
   for (let i = 0; i < surface.length; i++) if (parts[i]! >= 0) flat = Math.max(flat, surface[i]!);

@@ -22,10 +22,7 @@ export function siteOf(piece: Piece, cut: Cut, method: Method): Site {
   const pours = groupCoats(piece.coats).map(inOrder);
   const regions = new Map(
     pours.flatMap((pour) =>
-      pour.map((coat) => [
-        coat.id,
-        coatRegions(piece.shape, piece.sea, cut, overOf(coat), { inset: coat.inset, gap: gapOf(pour, coat) }),
-      ]),
+      pour.map((coat) => [coat.id, coatRegions(piece.shape, piece.sea, cut, overOf(coat), { inset: coat.inset, gap: gapOf(pour, coat) })]),
     ),
   );
   return { piece: { ...piece, coats: pours.flat() }, pours, cut, method, regions };

@@ -1,6 +1,7 @@
 import type { Method, Resin } from '#core/document';
 import { smallestWeighable } from '#core/mix';
-import { planBatch, type Batch, type Care, type Strain } from './batch';
+import { planBatch, type Batch, type Strain } from './batch';
+import type { Care } from './courses';
 import type { Bench } from './means';
 import type { CoatPlan } from './coats';
 import { portionsOf, type Cup } from '#core/coat';

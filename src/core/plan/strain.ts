@@ -1,4 +1,4 @@
-import { rate, type CupCourse } from '#core/cure';
+import { minuteOfAge, type CupCourse } from '#core/cure';
 import { cupKey } from '#core/document';
 import type { Batch, Strain, WaitingCup } from './batch';
 import type { Bench } from './means';
@@ -26,15 +26,15 @@ export const handsOn = (steps: Step[], index: number): number => {
   return last ? last.at - last.mixedAt : 0;
 };
 
-/** How long a mix can be worked in a film, clock min at the bench's temperature. */
-export const workable = ({ resin }: Pick<Batch, 'resin'>, { method, roomC }: Pick<Bench, 'method' | 'roomC'>): number =>
-  resin.workingMin / rate(roomC, resin.refC, method.activationEa);
+/** How long a mix can be worked in a film, clock min in the bench's air. */
+export const workable = ({ resin }: Pick<Batch, 'resin'>, { method, air }: Pick<Bench, 'method' | 'air'>): number =>
+  minuteOfAge(resin.workingMin, air, resin.refC, method.activationEa);
 
 /**
  * What strains a batch in the plan it is part of, the worst first.
  * @param inHand minutes that must be left between emptying a cup and its running away or going past working
  */
-export function strainsOf(batch: Batch, index: number, steps: Step[], bench: Pick<Bench, 'method' | 'roomC'>, inHand = 0): Strain[] {
+export function strainsOf(batch: Batch, index: number, steps: Step[], bench: Pick<Bench, 'method' | 'air'>, inHand = 0): Strain[] {
   const heat = batch.waiting.flatMap((cup): Strain[] => {
     const emptied = emptiedAt(cup, batch, steps);
     const runs = ({ runawayMin }: CupCourse): boolean => runawayMin <= emptied + inHand;

@@ -1,12 +1,13 @@
 import type { Piece, Resin } from '#core/document';
-import type { Strain } from './batch';
+import { planBatch, type Strain } from './batch';
 import type { CoatPlan } from './coats';
 import type { Cup } from '#core/coat';
 import { joinCups } from './joined';
-import { agedResins, benchOf, type Bench, type Means } from './means';
+import type { Bench, Means } from './means';
 import { mixedTogether } from './mixing';
-import type { PiecePlan } from './piece';
+import type { Kept, PiecePlan } from './piece';
 import { divides, mixed, type Mixed } from './split';
+import { planSteps } from './steps';
 import { strainsOf } from './strain';
 
 /** A pour of one piece, to be poured with others. */
@@ -64,15 +65,31 @@ function strainOf(coats: CoatPlan[], resins: Resin[], bench: Omit<Bench, 'letDow
  * board's white is the work on the next. Cups of the same tint are filled as one. Where that would strain the mix, fewer
  * pieces share one.
  */
-export function planTogether(chosen: Chosen[], means: Means): Together {
+export function together(chosen: Chosen[], means: Means, { courses, aged }: Kept): Together {
   const [only] = chosen;
   const lone = chosen.length === 1 ? only!.plan.pours[only!.pour] : undefined;
   if (lone) return { chosen, batches: lone.batches, steps: lone.steps, coats: lone.coats };
-  const [resins, bench] = [agedResins(means), benchOf(means)];
+  const { method, colourants, air, scaleStep = 0.1 } = means;
+  const resins = means.resins.map((resin) => aged(resin, method));
+  const bench = { method, colourants, air, scaleStep, courses };
   const pieces = chosen.map(({ plan, pour }) => plan.pours[pour]?.own ?? []);
   const groups = sharing(pieces, resins, bench);
   const coats = groups.flatMap((group, i) => (i === 0 ? inTurn(group) : begun(inTurn(group))));
   const because = groups.length > 1 ? strainOf(inTurn(pieces), resins, bench) : undefined;
   const mix = mixedTogether(coats, resins, bench);
   return { chosen, ...mix, batches: mix.batches.map((b) => (because && !b.because ? { ...b, because } : b)) };
+}
+
+/**
+ * A session planned for one air with its clocks run in another: the same batches and cups, with the windows and minutes they
+ * have there.
+ */
+export function inOtherAir(session: Together, means: Means, { courses }: Kept): Together {
+  const { method, colourants, air, scaleStep = 0.1 } = means;
+  const bench = { method, colourants, air, scaleStep, courses };
+  const batches = session.batches.map((batch) => ({
+    ...planBatch(batch.resin, batch.cups, bench, batch.care),
+    ...(batch.because && { because: batch.because }),
+  }));
+  return { ...session, batches, steps: planSteps(session.coats, batches, bench) };
 }

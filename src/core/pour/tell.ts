@@ -1,6 +1,6 @@
 import type { Told, ToldBatch, ToldCup } from '#core/document';
-import { planBatch, planSteps, benchOf, type Batch, type Means, type Together } from '#core/plan';
 import type { Cup } from '#core/coat';
+import type { Batch, Together } from '#core/plan';
 import { boardSupplies } from './boards';
 
 /** Figures are kept to a thousandth of their unit, finer than any hand measures. */
@@ -71,17 +71,4 @@ export function tell({ chosen, batches, steps, coats }: Together, roomC: number)
     steps: toldSteps,
     supplies: chosen.flatMap(({ plan }) => boardSupplies(plan)),
   };
-}
-
-/**
- * A session planned for one temperature with its clocks run at another: the same batches and cups, with the windows and
- * minutes they have there.
- */
-export function atBench(session: Together, means: Means, roomC: number): Together {
-  const bench = benchOf({ ...means, roomC });
-  const batches = session.batches.map((batch) => ({
-    ...planBatch(batch.resin, batch.cups, bench, batch.care),
-    ...(batch.because && { because: batch.because }),
-  }));
-  return { ...session, batches, steps: planSteps(session.coats, batches, bench) };
 }

@@ -1,5 +1,6 @@
 import type { PiecePlan } from '#core/plan';
 import type { Standing } from './standing';
+import { coatsOf } from './summary';
 
 /**
  * What is not as it should be below a pour, each in a sentence: coats that are still to be poured, a film that is still
@@ -9,7 +10,7 @@ import type { Standing } from './standing';
  * @param write  a moment as the studio reads it
  */
 export function whatIsBelow(plan: PiecePlan, standing: Standing, number: number, now: number, write: (ms: number) => string): string[] {
-  const poured = new Set(standing.pours.flatMap((p) => p.pour.of.flatMap((o) => (o.pieceId === plan.piece.id ? o.coatIds : []))));
+  const poured = new Set(standing.pours.flatMap((p) => coatsOf(p, plan.piece.id)));
   const names = (coats: PiecePlan['coats']): string => coats.map((c) => c.name).join(', ');
   const missing = plan.pours.slice(0, number).flatMap((p) => p.coats.filter((c) => c.cups.length && !poured.has(c.coat.id)));
   const again = plan.pours[number]?.coats.filter((c) => poured.has(c.coat.id)) ?? [];

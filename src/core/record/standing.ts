@@ -1,22 +1,18 @@
-import type { Piece, Pour, Room } from '#core/document';
+import type { Zone } from '#core/air';
 import { groupCoats } from '#core/coat';
-import { planIfAble, type Means } from '#core/plan';
+import type { Piece, Room } from '#core/document';
+import type { Means, Planner } from '#core/plan';
 import { hoursBefore } from '#core/prepare';
-import { curingOf, stretchesOf, type Curing, type Laid, type Stretch } from '#core/schedule';
-import { timesOf, type Times } from './times';
-
-/** A pour of a piece, and when it did what. */
-export interface Poured extends Times {
-  pour: Pour;
-}
+import { curingOf, stretchesOf, type Curing, type Lying, type Stretch } from '#core/schedule';
+import { coatsOf, type PourSummary } from './summary';
 
 /** Where a piece stands: what was poured, what cures, what comes next. Read without planning its pours again. */
 export interface Standing {
   piece: Piece;
-  /** Oldest first. */
-  pours: Poured[];
+  /** Oldest first; those that were given up are left out. */
+  pours: PourSummary[];
   /** The pour that is under way. */
-  open?: Poured;
+  open?: PourSummary;
   /** How the last finished pour cures. */
   curing?: Curing;
   /** The first coats that have not been poured; undefined when all are. */
@@ -24,87 +20,81 @@ export interface Standing {
   stretches: Stretch[];
 }
 
-/** Coats of a piece that a pour lays. */
-export const coatsOf = ({ of }: Pick<Pour, 'of'>, pieceId: string): string[] => of.find((o) => o.pieceId === pieceId)?.coatIds ?? [];
-
-/** A pour as it lies; the slowest of its resins decides when it may be touched. */
-function laidOf({ pour, started, mixedAt, done }: Poured, last: boolean, now: number): Laid | undefined {
-  const { pieces, resins, room, method } = pour.planned;
-  const used = new Set(
-    pour.of.flatMap(({ pieceId, coatIds }) =>
-      (pieces.find((p) => p.id === pieceId)?.coats ?? []).filter((coat) => coatIds.includes(coat.id)).map((coat) => coat.resinId),
-    ),
-  );
-  const resin = resins.filter((r) => used.has(r.id)).sort((a, b) => b.recoatFromH - a.recoatFromH)[0];
-  if (!resin) return undefined;
-  return {
-    mixed: Math.max(started, ...mixedAt.values()),
-    started,
-    done: done ?? Math.max(now, started),
-    resin,
-    room,
-    method,
-    last,
-    planned: false,
-  };
+/** What standings are read with: a planner for what is planned, and the room that would cure in. */
+export interface Surroundings {
+  planner: Planner;
+  zone: Zone;
+  means: Means;
+  room: Room;
 }
 
-function plannedLaid(piece: Piece, pour: number, means: Means, room: Room, last: boolean): Laid | undefined {
-  const plan = planIfAble(piece, means)?.pours[pour];
+/** A pour as it lies. */
+const lyingOf = ({ started, mixed, done, cures }: PourSummary, curing: Curing, last: boolean, now: number): Lying[] =>
+  cures ? [{ started, mixed, done: done ?? Math.max(now, started), curing, last, planned: false }] : [];
+
+/** The next pour of a piece as it would lie, where it has a day. */
+function plannedLying(piece: Piece, pour: number, { planner, zone, means, room }: Surroundings, last: boolean): Lying | undefined {
+  if (!piece.pourAt) return undefined;
+  const plan = planner.planIfAble(piece, means)?.pours[pour];
   const resin = plan?.batches[0]?.resin;
-  if (!piece.pourAt || !plan || !resin) return undefined;
+  if (!plan || !resin) return undefined;
   const started = Date.parse(piece.pourAt);
+  const done = started + 60_000 * (plan.steps.at(-1)?.at ?? 0);
   return {
-    mixed: started,
     started,
-    done: started + 60_000 * (plan.steps.at(-1)?.at ?? 0),
-    resin,
-    room,
-    method: means.method,
+    mixed: started,
+    done,
+    curing: curingOf({ mixed: started, resin, room, method: means.method }, zone),
     last,
     planned: true,
   };
 }
 
+/** A board that has not been poured is got ready first, so that its last primer is dry when the pour begins. */
+const preparation = (piece: Piece, { started }: Lying, { means }: Surroundings): Stretch => ({
+  doing: 'prepare',
+  from: started - 3_600_000 * hoursBefore(piece, means.method),
+  until: started,
+  planned: true,
+});
+
 /**
- * Reads a piece's pours.
- * @param room   the room a planned pour would cure in
- * @param now    ms since 1970
- * @param offset local time ahead of UTC, min
+ * Where a piece stands by its pours.
+ * @param pours  all that lay coats of it, in any order
+ * @param curing how a pour cures; undefined of one that cannot be told
+ * @param now    ms since 1970; only a pour under way hangs on it
  */
-export function standingOf(piece: Piece, pours: Pour[], means: Means, room: Room, now: number, offset: number): Standing {
-  const own = pours
-    .filter((p) => coatsOf(p, piece.id).length > 0)
-    .map((pour): Poured => ({ pour, ...timesOf(pour) }))
-    // what was given up leaves the piece as it was
-    .filter((p) => !p.abandoned)
-    .sort((a, b) => a.started - b.started);
+export function standingOf(
+  piece: Piece,
+  pours: PourSummary[],
+  around: Surroundings,
+  now: number,
+  curing: (pour: PourSummary) => Curing | undefined = (pour) => curingOfPour(pour, around.zone),
+): Standing {
+  // what was given up leaves the piece as it was
+  const own = pours.filter((p) => !p.abandoned && coatsOf(p, piece.id).length > 0).sort((a, b) => a.started - b.started);
   const groups = groupCoats(piece.coats);
-  const poured = new Set(own.flatMap((p) => coatsOf(p.pour, piece.id)));
+  const poured = new Set(own.flatMap((p) => coatsOf(p, piece.id)));
   const pour = groups.findIndex((group) => group.some((coat) => !poured.has(coat.id)));
   const next = pour < 0 ? undefined : { coatIds: groups[pour]!.map((c) => c.id), pour };
 
-  const laid = own.flatMap((p, i) => laidOf(p, !next && i === own.length - 1, now) ?? []);
-  const ahead = next && plannedLaid(piece, next.pour, means, room, next.pour === groups.length - 1);
-  // a board that has not been poured is got ready first, so that its last primer is dry when the pour begins
-  const ready =
-    ahead && !own.length
-      ? {
-          doing: 'prepare' as const,
-          from: ahead.started - 3_600_000 * hoursBefore(piece, means.method),
-          until: ahead.started,
-          planned: true,
-        }
-      : undefined;
+  const lying = own.flatMap((p, i) => {
+    const cures = curing(p);
+    return cures ? lyingOf(p, cures, !next && i === own.length - 1, now) : [];
+  });
+  const ahead = next && plannedLying(piece, next.pour, around, next.pour === groups.length - 1);
   const open = own.find((p) => p.done === undefined);
   const finished = own.findLast((p) => p.done !== undefined);
-  const lying = finished && laidOf(finished, false, now);
+  const cures = finished && curing(finished);
   return {
     piece,
     pours: own,
     ...(open && { open }),
-    ...(lying && { curing: curingOf(lying, offset) }),
+    ...(cures && { curing: cures }),
     ...(next && { next }),
-    stretches: [...(ready ? [ready] : []), ...stretchesOf(ahead ? [...laid, ahead] : laid, offset)],
+    stretches: [...(ahead && !own.length ? [preparation(piece, ahead, around)] : []), ...stretchesOf(ahead ? [...lying, ahead] : lying)],
   };
 }
+
+/** How a pour cures; undefined where nothing is known of its resin. */
+export const curingOfPour = ({ mixed, cures }: PourSummary, zone: Zone): Curing | undefined => cures && curingOf({ mixed, ...cures }, zone);

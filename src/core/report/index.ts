@@ -2,3 +2,4 @@
 export * from './report';
 export * from './shelf';
 export * from './slopes';
+export type { Asked } from './means';

@@ -1,12 +1,12 @@
 import { advise, writeStrain, type Finding } from '#core/advice';
 import type { Piece, Studio, Told } from '#core/document';
 import { coverage } from '#core/mix';
-import { clearanceOf, looseGrams, planPiece, planTogether, weightOf, type Batch, type PiecePlan } from '#core/plan';
+import { clearanceOf, looseGrams, weightOf, type Batch, type PiecePlan, type Planner } from '#core/plan';
 import { regionOfTint, type Cup } from '#core/coat';
 import { say, tell, type Units } from '#core/pour';
 import { workAfter, workBefore, type Work } from '#core/prepare';
-import { standingOf } from '#core/record';
-import { meansOf, roomOf } from './means';
+import { standingOf, summaryOf } from '#core/record';
+import { meansOf, roomOf, type Asked } from './means';
 import { r } from './rounded';
 import { quoteReport } from './shelf';
 
@@ -79,7 +79,7 @@ const stepsReport = (told: Told, units: Units) =>
     };
   });
 
-function pourReport(plan: PiecePlan, number: number, units: Units) {
+function pourReport(plan: PiecePlan, number: number, units: Units, planner: Planner) {
   const pour = plan.pours[number]!;
   return {
     coats: pour.coats.map((c) => ({
@@ -91,7 +91,7 @@ function pourReport(plan: PiecePlan, number: number, units: Units) {
       ml: r(c.ml),
     })),
     batches: pour.batches.map(batchReport),
-    steps: stepsReport(tell(planTogether([{ plan, pour: number }], plan.means), plan.means.roomC), units),
+    steps: stepsReport(tell(planner.together([{ plan, pour: number }], plan.means), plan.means.air(0)), units),
   };
 }
 
@@ -132,32 +132,29 @@ function finishedReport(plan: PiecePlan) {
 
 const adviceReport = ({ where, ...finding }: Finding) => ({ ...finding, ...(where.pour !== undefined && { pour: where.pour + 1 }) });
 
-/**
- * The plan of one piece in the studio's room by day.
- * @param now    ms since 1970, for where the piece stands
- * @param offset local time ahead of UTC, min
- */
-export function pieceReport(piece: Piece, studio: Studio, now: number, offset: number) {
+/** The plan of one piece in the studio's room by day, and where it stands. */
+export function pieceReport(piece: Piece, studio: Studio, asked: Asked) {
+  const { planner, zone, now } = asked;
   const means = meansOf(studio);
-  const plan = planPiece(piece, means);
-  const standing = standingOf(piece, studio.pours, means, roomOf(studio), now, offset);
+  const plan = planner.plan(piece, means);
+  const standing = standingOf(piece, studio.pours.map(summaryOf), { planner, zone, means, room: roomOf(studio) }, now);
   return {
     piece: piece.name,
     areaCm2: r(plan.area / 100),
     rimM: r(plan.rim / 1000),
     regions: areasReport(plan),
-    roomC: means.roomC,
+    roomC: means.air(0),
     before: workBefore(piece, studio.method).map(workReport),
     after: workAfter(piece, studio.method).map(workReport),
     finished: finishedReport(plan),
-    pours: plan.pours.map((_, i) => pourReport(plan, i, studio.settings)),
+    pours: plan.pours.map((_, i) => pourReport(plan, i, studio.settings, planner)),
     calendar: standing.stretches.map((s) => ({
       doing: s.doing,
       from: writeMoment(s.from),
       until: writeMoment(s.until),
       planned: s.planned,
     })),
-    quote: quoteReport(plan, studio),
+    quote: quoteReport(plan, studio, zone),
     advice: advise({ plan, measure: studio.settings.measure }).map(adviceReport),
   };
 }

@@ -1,16 +1,18 @@
+import type { Zone } from '#core/air';
 import { pricingOf } from '#core/craft';
 import type { Studio } from '#core/document';
 import type { PiecePlan } from '#core/plan';
+import { summaryOf } from '#core/record';
 import { comingPours, itemName, quoteOf, shelfOf, toBuy, type Ledger, type Quote } from '#core/stock';
-import { meansOf } from './means';
+import { meansOf, type Asked } from './means';
 import { r } from './rounded';
 
 /** The shelf after every finished pour, as every report of a studio reads it. */
-export const ledgerOf = (studio: Studio): Ledger => shelfOf(studio.stock ?? [], studio.pours, studio);
+export const ledgerOf = (studio: Studio, zone: Zone): Ledger => shelfOf(studio.stock ?? [], studio.pours, studio, zone);
 
 /** What a piece costs and asks for, rounded. */
-export function quoteReport(plan: PiecePlan, studio: Studio) {
-  const quote: Quote = quoteOf(plan, ledgerOf(studio), studio, pricingOf(studio.settings));
+export function quoteReport(plan: PiecePlan, studio: Studio, zone: Zone) {
+  const quote: Quote = quoteOf(plan, ledgerOf(studio, zone), studio, pricingOf(studio.settings));
   return {
     currency: pricingOf(studio.settings).currency,
     materials: r(quote.materials),
@@ -24,10 +26,10 @@ export function quoteReport(plan: PiecePlan, studio: Studio) {
   };
 }
 
-/** What is left in each container, and what the coming pours want bought. @param now ms since 1970 */
-export function shelfReport(studio: Studio, now: number) {
-  const shelf = ledgerOf(studio);
-  const wanted = comingPours(studio.pieces, studio.pours, meansOf(studio)).flatMap((c) => c.taken);
+/** What is left in each container, and what the coming pours ask for. */
+export function shelfReport(studio: Studio, { now, zone, planner }: Asked) {
+  const shelf = ledgerOf(studio, zone);
+  const wanted = comingPours(studio.pieces, studio.pours.map(summaryOf), meansOf(studio), planner).flatMap((c) => c.taken);
   return {
     containers: shelf.lines.map(({ stock, left }) => ({
       what: itemName(stock.of, studio),
@@ -36,7 +38,7 @@ export function shelfReport(studio: Studio, now: number) {
       unit: stock.unit,
     })),
     short: shelf.short.map((s) => ({ what: itemName(s.of, studio), amount: r(s.amount), unit: s.unit, piece: s.piece })),
-    toBuy: toBuy(wanted, shelf, studio, new Date(now).toISOString().slice(0, 10))
+    toBuy: toBuy(wanted, shelf, studio, zone.dayOf(now))
       .filter((b) => b.missing > 0)
       .map((b) => ({
         what: itemName(b.wanted.of, studio),

@@ -1,6 +1,6 @@
+import { roomAir, type Zone } from '#core/air';
 import type { Method, Resin, Room } from '#core/document';
-import { minuteOfAge } from '#core/cure';
-import { airAfter } from './air';
+import { filmAgeing, LONGEST_WAIT } from '#core/cure';
 
 /** What a piece is doing on the tide line. */
 export type Doing = 'prepare' | 'pour' | 'tacky' | 'recoat' | 'scuff' | 'cure';
@@ -13,22 +13,20 @@ export interface Stretch {
   planned: boolean;
 }
 
-/** A pour as its curing sees it. */
-export interface Laid {
-  /** A and B met. */
+/** A pour as it lies; moments in ms since 1970. */
+export interface Lying {
+  /** A and B of its last batch met. */
   mixed: number;
   /** Session started and ended. */
   started: number;
   done: number;
-  resin: Resin;
-  room: Room;
-  method: Method;
+  curing: Curing;
   /** No coat comes after it. */
   last: boolean;
   planned: boolean;
 }
 
-/** Moments of a curing film in the room's own day and night, ms since 1970. */
+/** Moments of a curing film in the room's own day and night, ms since 1970; Infinity where they do not come within 60 days. */
 export interface Curing {
   recoatFrom: number;
   bondUntil: number;
@@ -36,9 +34,21 @@ export interface Curing {
   fullCure: number;
 }
 
-export function curingOf({ mixed, resin, room, method }: Laid, offsetMin: number): Curing {
-  const air = airAfter(room, mixed, offsetMin);
-  const when = (hours: number): number => mixed + 60_000 * minuteOfAge(hours * 60, air, resin.refC, method.activationEa);
+/** A film that cures: when A and B met, of what resin, in which room. */
+export interface Film {
+  mixed: number;
+  resin: Resin;
+  room: Room;
+  method: Pick<Method, 'activationEa'>;
+}
+
+/** When a pour that lies is tacky no more, open, scuff-first and cured, in its room's own days and nights. */
+export function curingOf({ mixed, resin, room, method }: Film, zone: Zone): Curing {
+  const minuteOf = filmAgeing(roomAir(room, mixed, zone), resin.refC, method.activationEa);
+  const when = (hours: number): number => {
+    const minute = minuteOf(hours * 60);
+    return minute > LONGEST_WAIT ? Infinity : mixed + 60_000 * minute;
+  };
   return {
     recoatFrom: when(resin.recoatFromH),
     bondUntil: when(resin.bondUntilH),
@@ -51,11 +61,11 @@ export function curingOf({ mixed, resin, room, method }: Laid, offsetMin: number
  * A piece's pours as stretches in order of time: the session, tacky, then the recoat window and scuff-first, or after
  * the last coat the way to full cure. A later pour cuts off what the earlier one left open.
  */
-export function stretchesOf(pours: Laid[], offsetMin: number): Stretch[] {
+export function stretchesOf(pours: Lying[]): Stretch[] {
   const ordered = [...pours].sort((a, b) => a.started - b.started);
   return ordered.flatMap((laid, i) => {
     const end = ordered[i + 1]?.started ?? Infinity;
-    const { recoatFrom, bondUntil, fullCure } = curingOf(laid, offsetMin);
+    const { recoatFrom, bondUntil, fullCure } = laid.curing;
     const after: [Doing, number, number][] = laid.last
       ? [
           ['tacky', laid.done, recoatFrom],

@@ -1,3 +1,4 @@
+import type { Zone } from '#core/air';
 import type { Stock } from '#core/document';
 import { densityOf, itemKey, turned, type Materials, type Taken } from './item';
 import type { Use } from './take';
@@ -32,10 +33,10 @@ export const inDrawingOrder = (a: Stock, b: Stock): number =>
 const NOTHING = 1e-9;
 
 /**
- * What is left in every container after all pours, oldest first. A pour draws only from what was on the shelf by then;
+ * What is left in every container after all pours, oldest first. A pour draws only from what was on the shelf by its day;
  * what it takes beyond that is short, and no container goes below nothing because of it.
  */
-export function ledger(stock: Stock[], uses: Use[], materials: Materials): Ledger {
+export function ledger(stock: Stock[], uses: Use[], materials: Materials, zone: Zone): Ledger {
   const lines = stock.map((item): Line => {
     const corrected = (item.corrections ?? []).reduce((sum, c) => sum + c.by, 0);
     return { stock: item, taken: [], corrected, left: item.size + corrected };
@@ -45,7 +46,7 @@ export function ledger(stock: Stock[], uses: Use[], materials: Materials): Ledge
     byItem.set(itemKey(line.stock.of), [...(byItem.get(itemKey(line.stock.of)) ?? []), line]);
   const short: Short[] = [];
   for (const use of [...uses].sort((a, b) => a.at - b.at)) {
-    const day = new Date(use.at).toISOString().slice(0, 10);
+    const day = zone.dayOf(use.at);
     for (const { of, amount, unit } of use.taken) {
       let wanted = amount;
       for (const line of byItem.get(itemKey(of)) ?? []) {

@@ -1,6 +1,7 @@
 import type { Colourant, Piece, Pour, Resin, Stock } from '#core/document';
-import { planIfAble, type Means, type PiecePlan } from '#core/plan';
-import { readSession, timesOf } from '#core/record';
+import type { Zone } from '#core/air';
+import type { Means, PiecePlan, Planner } from '#core/plan';
+import { readSession, timesOf, type PourSummary } from '#core/record';
 import { summed, type Taken } from './item';
 import { ledger, type Ledger } from './ledger';
 import { takenByBoard, takenByPour, usedBy, type Use } from './take';
@@ -17,8 +18,8 @@ export function usesOf(pours: Pour[]): Use[] {
 }
 
 /** The shelf as it stands after every finished pour. */
-export const shelfOf = (stock: Stock[], pours: Pour[], materials: { resins: Resin[]; colourants: Colourant[] }): Ledger =>
-  ledger(stock, usesOf(pours), materials);
+export const shelfOf = (stock: Stock[], pours: Pour[], materials: { resins: Resin[]; colourants: Colourant[] }, zone: Zone): Ledger =>
+  ledger(stock, usesOf(pours), materials, zone);
 
 /** A pour that is still to come, and what it will take. */
 export interface Coming {
@@ -33,14 +34,14 @@ export interface Coming {
  * Pours that are still to come, of every piece on the table: those with a date first, by date. What was poured is left
  * out, and so is a pour under way, whose materials are out of their containers.
  */
-export function comingPours(pieces: Piece[], pours: Pour[], means: Means): Coming[] {
+export function comingPours(pieces: Piece[], pours: PourSummary[], means: Means, planner: Planner): Coming[] {
   const poured = new Map<string, Set<string>>();
   for (const pour of pours)
-    if (!timesOf(pour).abandoned)
+    if (!pour.abandoned)
       for (const { pieceId, coatIds } of pour.of) poured.set(pieceId, new Set([...(poured.get(pieceId) ?? []), ...coatIds]));
   const byDate = [...pieces].sort((a, b) => (a.pourAt ?? '9').localeCompare(b.pourAt ?? '9') || a.name.localeCompare(b.name));
   return byDate.flatMap((piece) => {
-    const plan = planIfAble(piece, means);
+    const plan = planner.planIfAble(piece, means);
     if (!plan) return [];
     const done = poured.get(piece.id);
     return plan.pours.flatMap((p, pour): Coming[] => {

@@ -1,4 +1,6 @@
+import { steady } from '#core/air';
 import type { Means } from '#core/plan';
+import { summaryOf, type PourSummary } from '#core/record';
 import { readAside } from './aside';
 import { Live } from './live.svelte';
 import { readBench, readPours } from './studio';
@@ -39,6 +41,7 @@ class Shared {
   get rooms() {
     return this.#bench.current?.rooms;
   }
+  readonly summaries = $derived.by((): PourSummary[] | undefined => this.pours?.map(summaryOf));
   get pours() {
     return this.#pours.current;
   }
@@ -54,7 +57,7 @@ class Shared {
   readonly means = $derived.by((): Means | undefined => {
     const { resins, colourants, method, room, settings } = this;
     return resins && colourants && method && room && settings
-      ? { resins, colourants, method, roomC: room.dayC, scaleStep: settings.scaleStep }
+      ? { resins, colourants, method, air: steady(room.dayC), scaleStep: settings.scaleStep }
       : undefined;
   });
 }

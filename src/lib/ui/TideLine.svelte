@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Standing } from '#core/record';
+  import { zone } from '$lib/planner';
   import { clockTime, dayAndTime, minutes, weekday } from './clock.svelte';
-  import { dayFrom } from './days';
 
   /** The coming days, one row a piece: what each is doing told apart by pattern as well as tone, and the time now. */
   let { standings }: { standings: Standing[] } = $props();
@@ -14,13 +14,13 @@
 
   let width = $state(0);
   const now = $derived(minutes.now);
-  const start = $derived(dayFrom(now, 0));
-  const end = $derived(dayFrom(now, DAYS));
+  const start = $derived(zone.dayStart(now, 0));
+  const end = $derived(zone.dayStart(now, DAYS));
   const x = $derived(
     (ms: number): number => LABEL + ((Math.min(Math.max(ms, start), end) - start) / (end - start)) * Math.max(0, width - LABEL - 12),
   );
   const rows = $derived(standings.filter((s) => s.stretches.some((t) => t.until > start && t.from < end)));
-  const days = $derived(Array.from({ length: DAYS }, (_, i) => dayFrom(now, i)));
+  const days = $derived(Array.from({ length: DAYS }, (_, i) => zone.dayStart(now, i)));
   const says = (s: Standing): string =>
     `${s.piece.name}: ${s.stretches
       .filter((t) => t.until > start && t.from < end)
@@ -55,7 +55,7 @@
       </defs>
       {#each days as day, i (day)}
         <path d="M{x(day)} 0V{TOP + rows.length * ROW + 4}" class="stroke-rule" />
-        <path d="M{x((day + dayFrom(day, 1)) / 2)} {TOP - 6}V{TOP}" class="stroke-line" />
+        <path d="M{x((day + zone.dayStart(day, 1)) / 2)} {TOP - 6}V{TOP}" class="stroke-line" />
         {#if (width - LABEL) / DAYS > (i === 0 && x(now) - x(day) < 76 ? 90 : 46)}<text
             x={i === 0 && x(now) - x(day) < 76 ? x(now) + 26 : x(day) + 6}
             y="14"

@@ -27,9 +27,6 @@ export const bench = new Clock(250, () => benchClock.now());
 /** For everything that moves by the minute. */
 export const minutes = new Clock(10_000);
 
-/** Local time ahead of UTC at a moment, min. */
-export const offsetAt = (ms: number): number => -new Date(ms).getTimezoneOffset();
-
 const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
 const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric' });
 const date = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });

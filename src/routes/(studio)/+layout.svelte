@@ -1,11 +1,12 @@
 <script lang="ts">
   import { page } from '$app/state';
   import type { Snippet } from 'svelte';
-  import { standingOf } from '#core/record';
-  import { roomAt } from '#core/schedule';
+  import { roomAt } from '#core/air';
   import { writeTemperature } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
-  import { minutes, offsetAt } from '$lib/ui/clock.svelte';
+  import { zone } from '$lib/planner';
+  import { whereAllStand } from '$lib/ui/standings.svelte';
+  import { minutes } from '$lib/ui/clock.svelte';
   import { asideWords } from '$lib/ui/aside';
   import Guard from '$lib/ui/Guard.svelte';
   import TideLine from '$lib/ui/TideLine.svelte';
@@ -22,11 +23,7 @@
   ];
   const now = $derived(minutes.now);
   const room = $derived(shared.room);
-  const standings = $derived.by(() => {
-    const { pieces, pours, means } = shared;
-    if (!pieces || !pours || !means || !room) return [];
-    return pieces.map((piece) => standingOf(piece, pours, means, room, now, offsetAt(now)));
-  });
+  const standings = $derived(whereAllStand(now) ?? []);
 </script>
 
 <div class="flex h-dvh flex-col print:block print:h-auto">
@@ -53,7 +50,7 @@
       {@const { temperature } = shared.settings}
       <Guard what="The room"
         ><p class="ml-auto text-[13px] text-soft">
-          {writeTemperature(roomAt(room, now / 60_000 + offsetAt(now)), temperature)} now · {room.name}
+          {writeTemperature(roomAt(room, zone.localMinute(now)), temperature)} now · {room.name}
         </p></Guard
       >
     {/if}

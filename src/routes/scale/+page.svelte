@@ -4,12 +4,12 @@
   import { page } from '$app/state';
   import { vesselsOf } from '#core/craft';
   import type { PourEvent } from '#core/document';
-  import { planTogether } from '#core/plan';
   import { insideOf, tell, weighingOf, weightsOf, type WeighLine } from '#core/pour';
   import { readSession } from '#core/record';
   import { plain } from '#core/units';
   import { simulatedScale } from '$lib/devices/simulated';
   import { LiveScale } from '$lib/devices/live-scale.svelte';
+  import { planner } from '$lib/planner';
   import { Live } from '$lib/store/live.svelte';
   import { record } from '$lib/store/pours';
   import { readPour } from '$lib/store/studio';
@@ -34,9 +34,9 @@
   const together = $derived.by(() => {
     const { pieces, means } = shared;
     const chosen = pourId || !pieces || !means ? [] : readChosen(page.url.searchParams.get('with') ?? '', pieces, means);
-    return chosen.length && means ? planTogether(chosen, means) : undefined;
+    return chosen.length && means ? planner.together(chosen, means) : undefined;
   });
-  const told = $derived(session ? session.told : together && tell(together, shared.means!.roomC));
+  const told = $derived(session ? session.told : together && tell(together, shared.means!.air(0)));
   const batch = $derived(told?.batches[number]);
   const resins = $derived(session ? session.pour.planned.resins : (shared.resins ?? []));
   const resin = $derived(resins.find((r) => r.id === batch?.resinId));

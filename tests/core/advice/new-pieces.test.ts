@@ -1,6 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
+import { steady } from '#core/air';
 import { advise } from '#core/advice';
 import { emptyStudio, startingSeas } from '#core/craft';
 import {
@@ -16,9 +17,9 @@ import {
   withShape,
 } from '#core/edit';
 import type { Coat, Piece, Shape, Surface } from '#core/document';
-import { planPiece, type Means } from '#core/plan';
+import type { Means } from '#core/plan';
 import { waveSection } from '#core/coat';
-import { empty, method, piece, plan, resin, sample } from '../help';
+import { empty, method, piece, plan, resin, sample, planner } from '../help';
 
 const resins = [...empty.resins, ...sample().resins];
 const shapes: Shape[] = [
@@ -46,7 +47,7 @@ const surfaces: Surface[] = [
 const ofTheSurface = new Set(['raw-wood-unprimed', 'thin-ply-single', 'over-varnish-unscuffed', 'canvas-too-large', 'board-sags']);
 
 const worse = (p: Piece, means: Means): string[] =>
-  advise({ plan: planPiece(p, means), measure: 'scale' })
+  advise({ plan: planner.plan(p, means), measure: 'scale' })
     .filter((f) => f.severity !== 'note' && !ofTheSurface.has(f.code))
     .map((f) => `${f.severity} ${f.code}: ${f.says}`);
 
@@ -77,7 +78,7 @@ test('no default warns of itself: a new piece of any shape, surface, sea and res
           ...(wallHeight !== undefined && { wallHeight }),
         };
         const p = startingPiece('new', answers, studio, sea);
-        const found = worse(p, { resins: [one], colourants: studio.colourants, method, roomC });
+        const found = worse(p, { resins: [one], colourants: studio.colourants, method, air: steady(roomC) });
         assert.equal(found.join('\n'), '', `${one.name}, ${sea}, ${shape.kind}, ${edge}, ${count} at ${roomC} °C`);
       },
     ),
@@ -91,7 +92,7 @@ test('a coat that is added with its ordinary figures finds nothing worse than a 
       const studio = { ...emptyStudio(), resins: [one] };
       const p = startingPiece('new', { ...startingBoard(one.id), name: 'New' }, studio);
       const coat = startingCoat(kind, `${kind}-x`, one.id, 5, studio);
-      const found = worse(withCoatAdded(p, coat), { resins: [one], colourants: studio.colourants, method, roomC: 21 });
+      const found = worse(withCoatAdded(p, coat), { resins: [one], colourants: studio.colourants, method, air: steady(21) });
       assert.equal(found.join('\n'), '', `${one.name}, ${kind}`);
     }
 });
@@ -156,7 +157,7 @@ test('the marks of a clock lie on the face, whatever its shape', () => {
   const face: Shape = { kind: 'round', diameter: 300 };
   const clock = { hole: 10, shaft: 24, dial: 110 };
   const made = startingPiece('c', { ...startingBoard(resin.id), name: 'Clock', shape: face, clock }, empty);
-  assert.deepEqual(worse(made, { resins: [resin], colourants: empty.colourants, method, roomC: 21 }), [], 'a clock as it is offered');
+  assert.deepEqual(worse(made, { resins: [resin], colourants: empty.colourants, method, air: steady(21) }), [], 'a clock as it is offered');
   const dial = (shape: Shape, mm: number): boolean =>
     advise({ plan: plan({ ...withShape(piece(), shape), clock: { hole: 10, shaft: 40, dial: mm } }), measure: 'scale' }).some(
       (f) => f.code === 'clock-dial-wide',

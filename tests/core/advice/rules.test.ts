@@ -1,5 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import { steady } from '#core/air';
 import {
   advise,
   batchOutlasts,
@@ -59,7 +60,7 @@ test('load at the limit is within it', () => quiet(ask(loadOverLimit)));
 
 test('cup too big: a mixing cup that runs away before it is emptied stops', () => {
   const lid = withShape(panel, { kind: 'rectangle', width: 2000, height: 1500 });
-  const found = ask(cupTooBig, lid, { resins: [{ ...resin, gelMin: 90 }], roomC: 28, method: atOnce });
+  const found = ask(cupTooBig, lid, { resins: [{ ...resin, gelMin: 90 }], air: steady(28), method: atOnce });
   assert.ok(codes(found).includes('stop cup-too-big'));
   assert.match(found[0]!.says, /begins to run away after \d+ min; your plan empties it at \d+ min/);
 });
@@ -76,7 +77,7 @@ test('cup too big: a coaster’s cup is not, and a panel’s is only noted', () 
 
 test('a batch that was split says so once, with what one mixing would do; one that was not is quiet', () => {
   const lid = withShape(panel, { kind: 'rectangle', width: 1600, height: 900 });
-  const warm = { roomC: 27, resins: [film] };
+  const warm = { air: steady(27), resins: [film] };
   quiet(ask(cupTooBig, lid, warm).filter((f) => f.severity !== 'note'));
   const found = ask(batchSplit, lid, warm).filter((f) => f.where.pour === 0);
   assert.equal(found.length, 1);
@@ -117,7 +118,7 @@ test('batch outlasts the working time: a wave planned past it', () => {
 });
 test('a batch that ends inside its working time is quiet, and a warm room shortens that', () => {
   quiet(ask(batchOutlasts));
-  assert.deepEqual(codes(ask(batchOutlasts, waveAt(24), { roomC: 40, resins: [film] })), ['stop batch-outlasts']);
+  assert.deepEqual(codes(ask(batchOutlasts, waveAt(24), { air: steady(40), resins: [film] })), ['stop batch-outlasts']);
 });
 
 test('film over the edge: warned from 0.8 of what it holds, stopped at it', () => {

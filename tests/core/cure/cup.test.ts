@@ -1,9 +1,10 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import { steady } from '#core/air';
 import { cupAge, cupCourse, cupFill, cupMinuteOfAge, cupSurface, cureConstant, rate, type CupCourse } from '#core/cure';
 import { near } from '../help';
 
-const course = (grams: number, surface: number): CupCourse => cupCourse(grams, surface, 23, 240, 23, 55);
+const course = (grams: number, surface: number): CupCourse => cupCourse(grams, surface, steady(23), 240, 23, 55);
 
 test('the constant of a gel age of 240', () => near(cureConstant(240), 0.006803));
 
@@ -50,7 +51,7 @@ test('a cup ages faster than a film, and its age and its minute are each otherâ€
 });
 
 test('a thimble in a cold room never runs away, and the reckoning ends', () => {
-  const c = cupCourse(2, cupSurface(2), 5, 240, 23, 55);
+  const c = cupCourse(2, cupSurface(2), steady(5), 240, 23, 55);
   assert.ok(c.peakC < 8 && c.runawayMin === Infinity);
   assert.ok(cupMinuteOfAge(c, 1e6) > 1440);
 });

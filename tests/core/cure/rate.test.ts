@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { age, minuteOfAge, rate } from '#core/cure';
+import { age, filmAgeing, minuteOfAge, rate } from '#core/cure';
 import { near } from '../help';
 
 test('the clock beside 23 °C', () => {
@@ -73,8 +73,18 @@ test('the minute of an age, at one temperature and through a night', () => {
   const at = minuteOfAge(900, air, 23, 55);
   const readings = Array.from({ length: 2001 }, (_, i) => ({ min: (at * i) / 2000, celsius: air((at * i) / 2000) }));
   near(age(readings, 23, 55), 900, 1);
-  assert.equal(
-    minuteOfAge(1e9, () => 5, 23, 55),
-    Infinity,
+  // past sixty days of air it ages on as it last did
+  near(minuteOfAge(1e9, () => 5, 23, 55) / (1e9 / rate(5, 23, 55)), 1, 1e-9);
+});
+
+test('however many ages are asked of one film, and in whatever order, each comes when it came by itself', () => {
+  const air = (min: number): number => 18 + 5 * Math.sin(min / 229);
+  fc.assert(
+    fc.property(fc.array(fc.double({ min: 0, max: 9000, noNaN: true }), { minLength: 1, maxLength: 6 }), (wanted) => {
+      const minuteOf = filmAgeing(air, 23, 55);
+      for (const one of wanted) near(minuteOf(one), minuteOfAge(one, air, 23, 55), 1e-6);
+      const inOrder = [...wanted].sort((a, b) => a - b).map(minuteOf);
+      assert.ok(inOrder.every((m, i) => i === 0 || m >= inOrder[i - 1]!));
+    }),
   );
 });

@@ -1,11 +1,12 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import { steady } from '#core/air';
 import { rate, viscosity, windowsOf, type Windows } from '#core/cure';
 import { method, near, resin } from '../help';
 
 /** Windows with the white's cup as cool as the film. */
 const cool = (celsius: number, multiplier = 1, r = resin): Windows =>
-  windowsOf(r, method, celsius, { multiplier, minuteOfAge: (age) => age / rate(celsius, r.refC, 55) });
+  windowsOf(r, method, steady(celsius), { multiplier, minuteOfAge: (age) => age / rate(celsius, r.refC, 55) });
 
 test('thin resin at 23 °C: white from 1.8 Pa·s at 15 min until 7 Pa·s, the later of that and two thirds of working', () => {
   const w = cool(23);

@@ -1,14 +1,13 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { planPiece, planTogether } from '#core/plan';
 import { shelfOf, usesOf } from '#core/stock';
 import { MOST_ROWS, readCsv, readShelf, writeCsv, writeCups, writeShelf, writeUsage, type ShelfPreview } from '#core/formats';
-import { means, piece, sample } from '../help';
+import { means, piece, sample, planner, utc } from '../help';
 
 const studio = sample();
 const stock = studio.stock!;
-const shelf = shelfOf(stock, studio.pours, studio);
+const shelf = shelfOf(stock, studio.pours, studio, utc);
 const HEAD = 'what,name,size,unit,price,since';
 const fresh = (n: number): string => `new-${n}`;
 
@@ -101,12 +100,12 @@ test('a text that a spreadsheet would run is defused on the way out and whole on
 });
 
 test('cups and usage as CSV have a line for each cup and each thing', () => {
-  const together = planTogether([{ plan: planPiece(piece(), means), pour: 0 }], means);
+  const together = planner.together([{ plan: planner.plan(piece(), means), pour: 0 }], means);
   const cups = readCsv(writeCups(together, studio.vessels!));
   assert.equal(cups.rows.length, together.batches[0]!.cups.length);
   const deep = cups.rows.find((r) => r.cells[2] === 'Deep')!;
   assert.match(deep.cells.join(' '), /drops/);
-  const usage = readCsv(writeUsage(usesOf(studio.pours), studio));
+  const usage = readCsv(writeUsage(usesOf(studio.pours), studio, utc));
   assert.deepEqual(usage.heads, ['date', 'piece', 'what', 'amount', 'unit']);
   assert.ok(usage.rows.length > 20);
 });

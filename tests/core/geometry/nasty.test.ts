@@ -2,9 +2,8 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import type { Point, Sea, Shape } from '#core/document';
 import { CutError, cutBoard, outlineArea, type Cut } from '#core/geometry';
-import { planIfAble } from '#core/plan';
 import { curveKinds, nastySea, snarl } from '../../nasty/curves';
-import { means, near, piece, sum } from '../help';
+import { means, near, piece, sum, planner } from '../help';
 
 const shapes: Shape[] = [
   { kind: 'rectangle', width: 400, height: 300 },
@@ -51,7 +50,7 @@ test('a drawing tangled beyond measure is given up, and the sentence can name th
 
 test('a plan of nasty curves is made or given up, and a list goes on without it', () => {
   let made = 0;
-  for (let seed = 1; seed <= 60; seed++) if (planIfAble({ ...piece(), sea: nastySea(seed).sea }, means)) made++;
+  for (let seed = 1; seed <= 60; seed++) if (planner.planIfAble({ ...piece(), sea: nastySea(seed).sea }, means)) made++;
   assert.ok(made > 50);
-  assert.equal(planIfAble({ ...piece(), sea: snarl(1) }, means), undefined);
+  assert.equal(planner.planIfAble({ ...piece(), sea: snarl(1) }, means), undefined);
 });

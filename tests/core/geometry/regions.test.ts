@@ -157,7 +157,7 @@ test('foam lies along the shore: reach times length on a straight one, on both s
 
 test('foam that strays keeps its mean reach, and the same seed gives the same edge', () => {
   const sea = level(200, 190);
-  const strip = (seed: number) => foamStrip(sea, undefined, { reachSea: 40, reachUp: 15, stray: 0.45, seed })[0]!;
+  const strip = (seed: number) => foamStrip(sea, undefined, { reachSea: 40, reachUp: 15, wander: 0.45, seed })[0]!;
   assert.deepEqual(strip(7), strip(7));
   assert.notDeepEqual(strip(7), strip(8));
   const edge = strip(7).filter((p) => p.y < 200);

@@ -150,8 +150,8 @@ test('a coat over half the board, a strip, back from the rim, or off a gap: each
   ];
   const sea: Sea = { side: 'far', shoreline: line(200), edges: [line(100)] };
   const cut = cutBoard(panel, [], sea);
-  const all = (over: Parameters<typeof coatRegions>[4], kept?: Parameters<typeof coatRegions>[5]): number[] => {
-    const { beach, sea: parts } = coatRegions(panel, [], sea, cut, over, kept);
+  const all = (over: Parameters<typeof coatRegions>[3], kept?: Parameters<typeof coatRegions>[4]): number[] => {
+    const { beach, sea: parts } = coatRegions(panel, sea, cut, over, kept);
     return [beach.area, ...parts.map((r) => r.area)].map(Math.round);
   };
   assert.deepEqual(all({ kind: 'whole' }), [40000, 40000, 40000]);
@@ -171,7 +171,7 @@ test('the parts of a coat partition it, whatever part of the board it goes over'
     fc.property(fc.constantFrom(...startingSeas), overs, fc.integer({ min: 0, max: 30 }), ({ name }, over, inset) => {
       const sea = startingSea(name, [400, 300], 4);
       const cut = cutBoard(panel, [], sea);
-      const regions = coatRegions(panel, [], sea, cut, over, { inset });
+      const regions = coatRegions(panel, sea, cut, over, { inset });
       const parts = [regions.beach, ...regions.sea];
       // no place lies in two of them, and each lies inside its own part of the board
       for (let k = 0; k < 60; k++) {

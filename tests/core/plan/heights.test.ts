@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { startingCoat, withCoat, withDressing, withDressingChanged } from '#core/edit';
 import type { Coat, Piece, Point } from '#core/document';
-import { buildUpOf, clearanceOf, sagOf, sectionOf, weightOf, type PiecePlan, type SectionLayer } from '#core/plan';
+import { clearanceOf, sagOf, sectionOf, weightOf, type PiecePlan, type SectionLayer } from '#core/plan';
 import { empty, near, piece, plan, resin, sum } from '../help';
 
 const line = (y: number): Point[] => [
@@ -25,7 +25,7 @@ test('a top over a 2 mm beach and a 1.5 mm sea: half a millimetre on the sand, a
 
 test('what is poured fills low places first, and its volume is kept: a clear of 0.4 mm over a step of half a millimetre', () => {
   const p = plan(board([coat('sand', { film: 2, taper: 0 }), coat('sea', { film: 1.5 }), coat('clear', { film: 0.4 })]));
-  const clear = buildUpOf(p).layings.at(-1)!;
+  const clear = p.heights().layings.at(-1)!;
   // 1200 cm² · 0.4 mm goes half a millimetre deep over 800 cm², and the last 8 ml over everything
   near(clear.level!, 2 + (48 - 40) / 120, 0.01);
   near(Math.max(...clear.thickness), 0.5 + 8 / 120, 0.01);
@@ -40,7 +40,7 @@ test('poured films keep their volume over any ground, and no surface lies below 
       fc.integer({ min: 0, max: 80 }),
       (sand, clear, taper) => {
         const p = plan(board([coat('sand', { film: sand, taper }), coat('sea', { film: 1.2 }), coat('clear', { film: clear })]));
-        const { layings, surface, parts } = buildUpOf(p);
+        const { layings, surface, parts } = p.heights();
         const mean = sum([...layings.at(-1)!.thickness]) / parts.filter((x) => x >= 0).length;
         near(mean / clear, 1, 1e-3);
         assert.ok(layings.every((l) => l.thickness.every((t) => t >= 0)));
@@ -55,7 +55,7 @@ test('sand that thins out across the shore keeps its amount', () => {
   const flat = plan(board([coat('sand', { taper: 0 })]));
   const thinned = plan(board([coat('sand', { taper: 40 })]));
   assert.equal(thinned.coats[0]!.ml, flat.coats[0]!.ml);
-  const volume = (p: typeof flat): number => sum([...buildUpOf(p).layings[0]!.thickness]);
+  const volume = (p: typeof flat): number => sum([...p.heights().layings[0]!.thickness]);
   near(volume(thinned) / volume(flat), 1, 0.01);
 });
 
@@ -91,8 +91,8 @@ test('a wave is a cap of its own volume over its reach', () => {
 
 test('a wave floats in the wet film of its own pour, which it lifts; on a hard coat it stands', () => {
   const wave = (samePour: boolean): Coat => coat('wave', { samePour, reachSea: 40, reachUp: 0, lines: 1, lineWidth: 10, lineHeight: 2.5 });
-  const wet = buildUpOf(plan(board([coat('sea', { film: 1.5 }), wave(true)])));
-  const hard = buildUpOf(plan(board([coat('sea', { film: 1.5 }), wave(false)])));
+  const wet = plan(board([coat('sea', { film: 1.5 }), wave(true)])).heights();
+  const hard = plan(board([coat('sea', { film: 1.5 }), wave(false)])).heights();
   const heights = ({ surface, parts }: typeof wet): number[] => [...surface].filter((_, i) => parts[i]! > 0);
   // ⅔·10·2.5 + 40·0.25·0.65 mm² along 400 mm, spread over 800 cm²
   near(Math.max(...heights(wet)), 1.5 + (400 * (50 / 3 + 6.5)) / 80000, 0.005);
@@ -105,7 +105,7 @@ test('a section shows the levels of the whole board, whatever part it cuts', () 
   const p = plan(
     board([coat('sand'), coat('sea'), coat('wave'), coat('glaze', { film: 0.8 }), { ...coat('wave'), id: 'second' }, coat('top')]),
   );
-  const whole = buildUpOf(p);
+  const whole = p.heights();
   const section = sectionOf(p, { x: 100, y: 0 }, { x: 300, y: 80 });
   near(section.height, Math.max(...whole.surface), 0.01);
 });

@@ -1,12 +1,13 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
+import { steady } from '#core/air';
 import { startingCoat, withCoat, withFilm, withShape } from '#core/edit';
 import type { Coat, Piece } from '#core/document';
 import { cupContent } from '#core/mix';
 import { groupCoats } from '#core/coat';
-import { planPiece, whiteThickness, type Batch, type PiecePlan } from '#core/plan';
-import { empty, means, method, near, piece, plan, resin, sample, sum } from '../help';
+import { whiteThickness, type Batch, type PiecePlan } from '#core/plan';
+import { empty, means, method, near, piece, plan, resin, sample, sum, planner } from '../help';
 
 const batch = (p: PiecePlan, pour = 0): Batch => p.pours[pour]!.batches[0]!;
 const cup = (p: PiecePlan, name: string) =>
@@ -137,7 +138,7 @@ test('two resins in one pour are two batches, each on its own clock', () => {
   const other = { ...resin, id: 'other', name: 'Other', stirMin: 3 };
   const p = piece();
   const mixed = withCoat(p, p.coats[1]!.id, (c) => ({ ...c, resinId: 'other' }) as Coat);
-  const { batches, steps } = planPiece(mixed, { ...means, resins: [resin, other] }).pours[0]!;
+  const { batches, steps } = planner.plan(mixed, { ...means, resins: [resin, other] }).pours[0]!;
   assert.deepEqual(
     batches.map((b) => b.resin.id),
     [resin.id, 'other'],
@@ -153,7 +154,7 @@ test('two resins in one pour are two batches, each on its own clock', () => {
 test('a coat of a resin that is not on the shelf is refused', () => {
   assert.throws(
     () =>
-      planPiece(
+      planner.plan(
         withCoat(piece(), piece().coats[0]!.id, (c) => ({ ...c, resinId: 'none' }) as Coat),
         means,
       ),
@@ -204,7 +205,7 @@ test('the same piece gives the same plan, and every sample piece has one', () =>
   assert.deepEqual(plan().pours[0]!.batches[0]!.cups, plan().pours[0]!.batches[0]!.cups);
   const studio = sample();
   for (const p of studio.pieces) {
-    const planned = planPiece(p, { resins: studio.resins, colourants: studio.colourants, method: studio.method, roomC: 21.4 });
+    const planned = planner.plan(p, { resins: studio.resins, colourants: studio.colourants, method: studio.method, air: steady(21.4) });
     assert.ok(
       planned.pours.every((x) => x.batches.length),
       p.name,

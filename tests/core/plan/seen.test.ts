@@ -1,17 +1,8 @@
+import { fieldOf } from '#core/geometry';
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { startingCoat } from '#core/edit';
-import {
-  buildUp,
-  chartColours,
-  gridOf,
-  groundsUnder,
-  laceThrough,
-  sectionColour,
-  sectionOf,
-  seenThrough,
-  type PiecePlan,
-} from '#core/plan';
+import { buildUp, chartColours, groundsUnder, laceThrough, sectionColour, sectionOf, seenThrough, type PiecePlan } from '#core/plan';
 import { deltaE, hexOf, lightness, lightnessOf, ofHex, sandGround, seenColour } from '#core/tint';
 import { empty, means, near, piece, plan, resin } from '../help';
 
@@ -91,7 +82,7 @@ test('off the resin, and over a ground no model knows, nothing is claimed', () =
   const p = plan(
     piece({}, { shape: { kind: 'round', diameter: 300 }, surface: { material: 'raw wood', primer: 'paint', primerCoats: 1 } }),
   );
-  const build = buildUp(p.site, gridOf(p.piece.shape));
+  const build = buildUp(p.site, fieldOf(p.piece.shape));
   const seen = seenThrough(build.layings, build.parts, p.site, means.colourants, { coats: p.coats.length, wet: false });
   const known = (part: number): boolean => !Number.isNaN(seen[3 * build.parts.indexOf(part)]!);
   assert.ok(known(0), 'sand hides the paint');

@@ -1,15 +1,16 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
+import { steady } from '#core/air';
 import { startingBoard, startingPiece, withCoat, withFilm, withShape } from '#core/edit';
 import type { Piece, WaveCoat } from '#core/document';
 import { cupContent } from '#core/mix';
-import { handsOn, planPiece, planTogether, sharesOf, strainsOf, workable, type Batch, type PourPlan } from '#core/plan';
-import { empty, means, method, near, piece, plan, resin, sample, sum } from '../help';
+import { handsOn, sharesOf, strainsOf, workable, type Batch, type PourPlan } from '#core/plan';
+import { empty, means, method, near, piece, plan, resin, sample, sum, planner } from '../help';
 
 /** A resin whose times are those of a film, so that a mass of it in a cup heats itself soon. */
 const hot = { ...resin, statedG: 0 };
-const warm = { roomC: 27, resins: [hot] };
+const warm = { air: steady(27), resins: [hot] };
 const atOnce = { ...method, batches: 'one a resin' as const };
 const sized = (width: number, height: number): Piece => withShape(piece(), { kind: 'rectangle', width, height });
 /** What leaves the cups onto the boards, ml. */
@@ -34,7 +35,7 @@ test('cups add up to their batch and batches to their coats and losses, whatever
       fc.integer({ min: 60, max: 900 }),
       fc.double({ min: 12, max: 30, noNaN: true }),
       (w, h, roomC) => {
-        plan(sized(w, h), { roomC }).pours.forEach(addsUp);
+        plan(sized(w, h), { air: steady(roomC) }).pours.forEach(addsUp);
       },
     ),
     { numRuns: 40 },
@@ -72,7 +73,7 @@ test('a large lid is split, for a reason that is kept, and no batch is strained 
 
 test('a mix that only heats itself stays one, from cool bottles or in a wide tub', () => {
   const lid = withFilm(sized(1100, 800), piece().coats[3]!.id, 1.4);
-  const top = (roomC: number) => plan(lid, { resins: [hot], roomC }).pours[1]!.batches;
+  const top = (roomC: number) => plan(lid, { resins: [hot], air: steady(roomC) }).pours[1]!.batches;
   assert.deepEqual(
     [top(24), top(27)].map((batches) => batches.map((b) => [b.care, b.because?.kind])),
     [[[{ cooler: 5 }, undefined]], [[{ wide: true, cooler: 5 }, undefined]]],
@@ -91,7 +92,10 @@ test('no mixing is under 60 g while there is another to join, and a session has 
       (w, h, roomC, isQuick) => {
         const p = sized(w, h);
         const of = isQuick ? quick : hot;
-        for (const { batches } of plan({ ...p, coats: p.coats.map((c) => ({ ...c, resinId: of.id })) }, { resins: [of], roomC }).pours) {
+        for (const { batches } of plan(
+          { ...p, coats: p.coats.map((c) => ({ ...c, resinId: of.id })) },
+          { resins: [of], air: steady(roomC) },
+        ).pours) {
           assert.equal(batches.length <= 4, true, `${batches.length} mixings`);
           if (batches.length > 1) assert.equal(Math.min(...batches.map((b) => b.grams)) >= 60, true, 'too small');
         }
@@ -106,7 +110,7 @@ test('the quick resin of the sample on a new panel: at most two mixings at 21 °
   const quick = studio.resins.find((r) => r.id === 'quick-recoat')!;
   const p = startingPiece('new', { ...startingBoard(quick.id), name: 'New' }, { ...empty, resins: [quick] });
   const count = (roomC: number): number =>
-    Math.max(...planPiece(p, { ...means, resins: [quick], roomC }).pours.map((x) => x.batches.length));
+    Math.max(...planner.plan(p, { ...means, resins: [quick], air: steady(roomC) }).pours.map((x) => x.batches.length));
   assert.deepEqual([count(21) <= 2, count(24) <= 3], [true, true]);
 });
 
@@ -119,7 +123,7 @@ test('an ordinary panel stays one batch', () => {
 
 test('one cup too large for a batch is divided over several of the same size', () => {
   const table = withFilm(sized(1800, 900), piece().coats[3]!.id, 1.4);
-  const top = plan(table, { resins: [hot], roomC: 24 }).pours.at(-1)!;
+  const top = plan(table, { resins: [hot], air: steady(24) }).pours.at(-1)!;
   const cups = top.batches.flatMap((b) => b.cups);
   assert.ok(cups.length > 1);
   assert.deepEqual(
@@ -149,8 +153,8 @@ test('two pieces out of one mixing: like cups are one, and each piece gets its o
     piece({ id: 'one', name: 'One' }),
     piece({ id: 'two', name: 'Two' }, { shape: { kind: 'rectangle', width: 300, height: 200 } }),
   ];
-  const chosen = [one, two].map((p) => ({ plan: planPiece(p, means), pour: 0 }));
-  const together = planTogether(chosen, means);
+  const chosen = [one, two].map((p) => ({ plan: planner.plan(p, means), pour: 0 }));
+  const together = planner.together(chosen, means);
   assert.equal(together.batches.length, 1);
   const deep = together.batches[0]!.cups.find((c) => c.name === 'Deep')!;
   const shares = sharesOf(deep);
@@ -168,9 +172,9 @@ test('two pieces out of one mixing: like cups are one, and each piece gets its o
 
 test('pieces that would strain one mixing are taken in companies, and the reason is said', () => {
   const three = ['one', 'two', 'three'].map((id) => piece({ id, name: id }));
-  const quick = { ...means, roomC: 25, resins: [{ ...hot, workingMin: 36 }] };
-  const together = planTogether(
-    three.map((p) => ({ plan: planPiece(p, quick), pour: 0 })),
+  const quick = { ...means, air: steady(25), resins: [{ ...hot, workingMin: 36 }] };
+  const together = planner.together(
+    three.map((p) => ({ plan: planner.plan(p, quick), pour: 0 })),
     quick,
   );
   assert.ok(together.batches.length > 1);
@@ -178,8 +182,8 @@ test('pieces that would strain one mixing are taken in companies, and the reason
   together.batches.forEach((batch, i) => assert.equal(strainsOf(batch, i, together.steps, quick)[0]?.kind, undefined));
   const served = new Set(together.batches.flatMap((b) => b.cups.flatMap((c) => sharesOf(c).map((s) => s.piece.name))));
   assert.equal(served.size, 3);
-  const one = planTogether([{ plan: planPiece(three[0]!, means), pour: 0 }], means);
-  assert.equal(one.batches, planPiece(three[0]!, means).pours[0]!.batches, 'a piece alone is its own plan');
+  const one = planner.together([{ plan: planner.plan(three[0]!, means), pour: 0 }], means);
+  assert.equal(one.batches, planner.plan(three[0]!, means).pours[0]!.batches, 'a piece alone is its own plan');
 });
 
 test('another resin in the same pour has a batch of its own', () => {

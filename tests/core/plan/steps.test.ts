@@ -1,9 +1,10 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import { steady } from '#core/air';
 import { cupKey, type Coat, type Dressing, type Piece, type SandCoat, type WaveCoat } from '#core/document';
 import { withDressing, withDressingChanged, withBreaker } from '#core/edit';
-import { planPiece, type PourPlan, type Step } from '#core/plan';
-import { means, method, near, piece, plan, resin, sum } from '../help';
+import type { PourPlan, Step } from '#core/plan';
+import { means, method, near, piece, plan, resin, sum, planner } from '../help';
 
 const panel = piece();
 const [sand, sea, wave, top] = panel.coats as [SandCoat, Coat, WaveCoat, Coat];
@@ -114,7 +115,7 @@ test('two waves take their white from one cup, each at its minute after that cup
 test('a white so large that it is divided is asked for whole', () => {
   const long = piece({}, { shape: { kind: 'rectangle', width: 1600, height: 500 } });
   const hot = { ...resin, statedG: 0, gelMin: 200 };
-  const pour = first(waved({ under: 'none', reachSea: 120 }, long), { resins: [hot], roomC: 28 });
+  const pour = first(waved({ under: 'none', reachSea: 120 }, long), { resins: [hot], air: steady(28) });
   const whites = pour.batches.flatMap((b) => b.cups).filter((c) => c.id.role === 'white');
   assert.equal(whites.length, 3);
   const step = of(pour, 'white');
@@ -184,7 +185,7 @@ test('deep first: the sea lies under the sand of its pour, in the steps and in t
 
 test('a resin’s times are read as those of a mass in a cup, 100 g where it does not say, or of a film', () => {
   const windows = (statedG?: number) =>
-    planPiece(panel, { ...means, resins: [{ ...resin, ...(statedG !== undefined && { statedG }) }] }).pours[0]!.batches[0]!.windows;
+    planner.plan(panel, { ...means, resins: [{ ...resin, ...(statedG !== undefined && { statedG }) }] }).pours[0]!.batches[0]!.windows;
   near(windows(0).heatUntil, 45, 1e-6);
   assert.equal(windows().heatUntil, windows(100).heatUntil);
   assert.ok(windows().heatUntil > 60, 'a cup warms itself, so the film can be worked for longer than the cup');

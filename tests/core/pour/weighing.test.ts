@@ -2,11 +2,10 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { ratioError } from '#core/mix';
 import { cupKey, type Piece } from '#core/document';
-import { planPiece, planTogether } from '#core/plan';
 import { insideOf, tell, weighingOf, weightsOf } from '#core/pour';
-import { means, near, piece, resin } from '../help';
+import { means, near, piece, resin, planner } from '../help';
 
-const toldOf = (p: Piece) => tell(planTogether([{ plan: planPiece(p, means), pour: 0 }], means), 23);
+const toldOf = (p: Piece) => tell(planner.together([{ plan: planner.plan(p, means), pour: 0 }], means), 23);
 const told = toldOf(piece());
 const batch = told.batches[0]!;
 const on = { batch, cups: told.cups, resin };

@@ -3,13 +3,12 @@ import { test } from 'node:test';
 import { cupKey, type Coat, type Piece, type SandCoat, type SeaCoat, type Told, type ToldStep, type WaveCoat } from '#core/document';
 import { startingCoat, withBreaker, withParts } from '#core/edit';
 import { startingSea } from '#core/craft';
-import { planPiece, planTogether } from '#core/plan';
 import { say, tell, type Units, type Words } from '#core/pour';
-import { empty, means, near, piece, resin, sum } from '../help';
+import { empty, means, near, piece, resin, sum, planner } from '../help';
 
 const metric: Units = { length: 'mm', volume: 'ml' };
 const us: Units = { length: 'in', volume: 'fl oz' };
-const toldOf = (p: Piece): Told => tell(planTogether([{ plan: planPiece(p, means), pour: 0 }], means), means.roomC);
+const toldOf = (p: Piece): Told => tell(planner.together([{ plan: planner.plan(p, means), pour: 0 }], means), means.air(0));
 
 const unders = ['barrier', 'none', 'gap', 'white first'] as const;
 const alongs = ['shore', 'sea', 'island', 'mid-board'] as const;
@@ -202,8 +201,8 @@ test('four boards: the sum and what each of them gets', () => {
 
 test('two pieces in one session: each step says which board, and a shared cup what goes onto it', () => {
   const pieces = [chosen(one), { ...chosen(one), id: 'second', name: 'Second' }];
-  const session = planTogether(
-    pieces.map((p) => ({ plan: planPiece(p, means), pour: 0 })),
+  const session = planner.together(
+    pieces.map((p) => ({ plan: planner.plan(p, means), pour: 0 })),
     means,
   );
   const told = tell(session, 23);

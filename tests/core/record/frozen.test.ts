@@ -5,6 +5,7 @@ import type { Pour, StepRef } from '#core/document';
 import { whiteCourse } from '#core/pour';
 import { plannedBesideDone, readSession, weighed } from '#core/record';
 import { usesOf, type Use } from '#core/stock';
+import { planner } from '../help';
 
 /**
  * A pour as it was stored, with the lines of its log and what it took from the shelf as they were read then. It is never
@@ -50,7 +51,7 @@ test('nothing of it hangs on what it was planned from: with other coats, habits 
 
 test('its clock can still be drawn, and a resin that is gone draws none', () => {
   const [batch] = frozen.pour.told!.batches;
-  const course = whiteCourse(frozen.pour, batch!)!;
+  const course = whiteCourse(frozen.pour, batch!, planner)!;
   assert.ok(course(30) > course(5));
-  assert.equal(whiteCourse({ ...frozen.pour, planned: { ...frozen.pour.planned, resins: [] } }, batch!), undefined);
+  assert.equal(whiteCourse({ ...frozen.pour, planned: { ...frozen.pour.planned, resins: [] } }, batch!, planner), undefined);
 });

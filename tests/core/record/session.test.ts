@@ -1,8 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import { steady } from '#core/air';
 import { stepKey, type Pour, type PourEvent, type StepRef } from '#core/document';
-import { extraHeat, plannedBesideDone, readSession, standing, standingOf, stands, unknownEvents, weighed } from '#core/record';
-import { empty, means, near, piece, plan, pourOf, sample, type Said } from '../help';
+import { extraHeat, plannedBesideDone, readSession, standing, standingOf, stands, unknownEvents, weighed, summaryOf } from '#core/record';
+import { empty, means, near, piece, plan, pourOf, sample, type Said, utc, planner } from '../help';
 
 const t0 = Date.parse('2026-11-25T10:00:00Z');
 const panel = piece();
@@ -101,7 +102,8 @@ test('weights read at the scale are kept with their batch', () => {
   assert.deepEqual(of(mixed), []);
 });
 
-const stand = (pours: Pour[], now = t0 + 3_600_000, one = panel) => standingOf(one, pours, means, empty.rooms[0]!, now, 0);
+const stand = (pours: Pour[], now = t0 + 3_600_000, one = panel) =>
+  standingOf(one, pours.map(summaryOf), { planner, zone: utc, means, room: empty.rooms[0]! }, now);
 
 test('where a piece stands: not begun, pouring, curing, all poured', () => {
   assert.deepEqual(stand([]).next, { coatIds: [sand, sea, wave], pour: 0 });
@@ -135,8 +137,10 @@ test('a pour given a time stands on the tide line as planned', () => {
 test('the sample studio has planned pieces, one curing, and two finished with different results', () => {
   const studio = sample();
   const now = Date.parse('2026-11-25T13:36:00Z');
-  const m = { resins: studio.resins, colourants: studio.colourants, method: studio.method, roomC: 21.4 };
-  const all = studio.pieces.map((p) => standingOf(p, studio.pours, m, studio.rooms[0]!, now, 0));
+  const m = { resins: studio.resins, colourants: studio.colourants, method: studio.method, air: steady(21.4) };
+  const all = studio.pieces.map((p) =>
+    standingOf(p, studio.pours.map(summaryOf), { planner, zone: utc, means: m, room: studio.rooms[0]! }, now),
+  );
   assert.equal(all.filter((s) => s.curing && now < s.curing.recoatFrom).length, 1);
   assert.ok(all.filter((s) => s.pours.length === 0).length >= 3);
   assert.equal(all.filter((s) => s.pours.length && !s.next).length, 2);

@@ -4,12 +4,13 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { test } from 'node:test';
-import { planPiece } from '#core/plan';
+import { steady } from '#core/air';
 import { pieceReport } from '#core/report';
 import { snarl } from '../../nasty/curves';
-import { near, sample } from '../help';
+import { near, sample, planner, utc } from '../help';
 
 const now = Date.parse('2026-11-25T13:36:00Z');
+const asked = { now, zone: utc, planner };
 const root = new URL('../../..', import.meta.url).pathname;
 const plan = (...args: string[]) =>
   spawnSync(process.execPath, ['--import', 'tsx', 'tools/plan.ts', ...args], { cwd: root, encoding: 'utf8' });
@@ -17,8 +18,8 @@ const plan = (...args: string[]) =>
 test('the report of a piece is its plan, rounded', () => {
   const studio = sample();
   const cove = studio.pieces.find((p) => p.name === 'Kelp Cove I')!;
-  const report = pieceReport(cove, studio, now, 0);
-  const planned = planPiece(cove, { resins: studio.resins, colourants: studio.colourants, method: studio.method, roomC: 21.4 });
+  const report = pieceReport(cove, studio, asked);
+  const planned = planner.plan(cove, { resins: studio.resins, colourants: studio.colourants, method: studio.method, air: steady(21.4) });
   assert.equal(report.areaCm2, 1200);
   near(report.regions.beachCm2, planned.cut.beach.area / 100, 0.001);
   near(report.pours[0]!.batches[0]!.aG, planned.pours[0]!.batches[0]!.parts.aG, 0.001);
@@ -31,7 +32,7 @@ test('the report of a piece is its plan, rounded', () => {
 function reportOf(name: string) {
   const studio = sample();
   const piece = studio.pieces.find((p) => p.name === name)!;
-  return pieceReport(piece, studio, now, 0);
+  return pieceReport(piece, studio, asked);
 }
 
 test('the report prices a piece and says why a resin is mixed twice', () => {
@@ -45,8 +46,7 @@ test('the report prices a piece and says why a resin is mixed twice', () => {
   const [first] = pieceReport(
     studio.pieces.find((p) => p.name === 'Window-seat lid')!,
     hot,
-    now,
-    0,
+    asked,
   ).pours[0]!.batches;
   assert.match(first!.because!, /One mixing|In one mixing/);
   assert.equal(reportOf('Kelp Cove I').pours[0]!.batches[0]!.because, undefined);

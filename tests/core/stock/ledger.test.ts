@@ -2,9 +2,11 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import type { Stock } from '#core/document';
-import { costOf, itemKey, ledger, pricePer, toBuy, type Taken, type Use } from '#core/stock';
-import { empty, near, resin, sum } from '../help';
+import { costOf, itemKey, ledger as ledgerIn, pricePer, toBuy, type Taken, type Use } from '#core/stock';
+import { empty, near, resin, sum, utc } from '../help';
 
+const ledger = (stock: Parameters<typeof ledgerIn>[0], uses: Parameters<typeof ledgerIn>[1], materials: Parameters<typeof ledgerIn>[2]) =>
+  ledgerIn(stock, uses, materials, utc);
 const A: Stock['of'] = { kind: 'resin', resinId: resin.id, part: 'A' };
 const can = (id: string, change: Partial<Stock> = {}): Stock => ({
   id,

@@ -1,9 +1,10 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import { steady } from '#core/air';
 import { pricingOf, startingPricing } from '#core/craft';
 import { withCoat } from '#core/edit';
 import type { Pour, WaveCoat } from '#core/document';
-import { readSession } from '#core/record';
+import { readSession, summaryOf } from '#core/record';
 import {
   comingPours,
   fateOf,
@@ -22,7 +23,7 @@ import {
   wasted,
   type Taken,
 } from '#core/stock';
-import { empty, means, method, near, piece, plan, pourOf, resin, sample, sum, type Said } from '../help';
+import { empty, means, method, near, piece, plan, pourOf, resin, sample, sum, type Said, utc, planner } from '../help';
 
 const grams = (taken: Taken[], kind: string): number =>
   sum(taken.filter((t) => `${t.of.kind}${t.of.kind === 'resin' ? t.of.part : ''}` === kind).map((t) => t.amount));
@@ -108,7 +109,7 @@ test('drips painted up the sides want less in the cup than drips that are lost',
 
 test('a split batch drips no more than a whole one', () => {
   const large = piece({}, { shape: { kind: 'rectangle', width: 1600, height: 900 } });
-  const warm = { roomC: 27, resins: [{ ...resin, statedG: 0 }] };
+  const warm = { air: steady(27), resins: [{ ...resin, statedG: 0 }] };
   const drips = (change: Partial<typeof method>): number =>
     sum(plan(large, { ...warm, method: { ...method, ...change } }).pours[0]!.batches.map((b) => fateOf(b).drips));
   assert.ok(plan(large, warm).pours[0]!.batches.length > 1);
@@ -133,12 +134,17 @@ test('what is left over goes to the next base of the same resin first, then into
 
 test('coming pours: what is dated first, without what was poured', () => {
   const studio = sample();
-  const coming = comingPours(studio.pieces, studio.pours, {
-    ...means,
-    resins: studio.resins,
-    colourants: studio.colourants,
-    method: studio.method,
-  });
+  const coming = comingPours(
+    studio.pieces,
+    studio.pours.map(summaryOf),
+    {
+      ...means,
+      resins: studio.resins,
+      colourants: studio.colourants,
+      method: studio.method,
+    },
+    planner,
+  );
   assert.deepEqual(
     coming.slice(0, 4).map((c) => `${c.piece.name} ${c.pour + 1}`),
     ['Kelp Cove I 1', 'Kelp Cove I 2', 'Kelp Cove I 3', 'Window-seat lid 1'],
@@ -149,7 +155,7 @@ test('coming pours: what is dated first, without what was poured', () => {
 
 test('the sample’s shelf: five pours deducted, nothing short', () => {
   const studio = sample();
-  const shelf = shelfOf(studio.stock!, studio.pours, studio);
+  const shelf = shelfOf(studio.stock!, studio.pours, studio, utc);
   assert.deepEqual(shelf.short, []);
   assert.ok(shelf.lines.find((l) => l.stock.id === 'slow-a-1')!.left < 1000);
   assert.equal(shelf.lines.find((l) => l.stock.id === 'gloves-1')!.left, 100 - 62 - 5 * 4);
@@ -168,6 +174,7 @@ test('a price: materials, hours at the rate, overhead on both, and the margin on
     })),
     [],
     empty,
+    utc,
   );
   const quote = quoteOf(panel, shelf, empty, startingPricing);
   near(quote.materials, 0.03 * sum(panel.pours.flatMap((p) => p.batches.map((b) => b.grams))), 1e-9);

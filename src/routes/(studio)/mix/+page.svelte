@@ -2,9 +2,9 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { vesselsOf } from '#core/craft';
-  import { planTogether } from '#core/plan';
   import { comingPours, shelfOf } from '#core/stock';
   import { plain } from '#core/units';
+  import { planner, zone } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import { savedAs } from '$lib/ui/saved';
@@ -19,7 +19,9 @@
   /** What is mixed for the pours chosen: batches, cups, how to measure them, and what becomes of what is left. */
   const painted = new Painted();
   const coming = $derived(
-    painted.yes && shared.pieces && shared.pours && shared.means ? comingPours(shared.pieces, shared.pours, shared.means) : undefined,
+    painted.yes && shared.pieces && shared.summaries && shared.means
+      ? comingPours(shared.pieces, shared.summaries, shared.means, planner)
+      : undefined,
   );
   const asked = $derived(page.url.searchParams.get('with'));
   const chosen = $derived.by(() => {
@@ -28,8 +30,10 @@
     const first = coming[0];
     return readChosen(asked ?? (first ? writeChosen([{ id: first.piece.id, pour: first.pour }]) : ''), pieces, means);
   });
-  const together = $derived(chosen.length && shared.means ? planTogether(chosen, shared.means) : undefined);
-  const shelf = $derived(shared.stock && shared.pours && shared.means ? shelfOf(shared.stock, shared.pours, shared.means) : undefined);
+  const together = $derived(chosen.length && shared.means ? planner.together(chosen, shared.means) : undefined);
+  const shelf = $derived(
+    shared.stock && shared.pours && shared.means ? shelfOf(shared.stock, shared.pours, shared.means, zone) : undefined,
+  );
   const vessels = $derived(vesselsOf({ vessels: shared.vessels }));
   const settings = $derived(shared.settings);
   const query = $derived(writeChosen(chosen.map((c) => ({ id: c.plan.piece.id, pour: c.pour }))));

@@ -1,20 +1,14 @@
 <script lang="ts">
-  import { standingOf } from '#core/record';
   import { shared } from '$lib/store/shared.svelte';
-  import { minutes, offsetAt } from '$lib/ui/clock.svelte';
+  import { minutes } from '$lib/ui/clock.svelte';
+  import { whereAllStand } from '$lib/ui/standings.svelte';
   import PieceRow from './PieceRow.svelte';
 
   // the list stands as soon as the pieces are read; where each stands follows when the pours are
   const rows = $derived.by(() => {
-    const { pieces, pours, means, room, settings } = shared;
-    const now = minutes.now;
-    if (!pieces || !means || !room || !settings) return undefined;
-    return pieces.map((piece) => ({
-      piece,
-      means,
-      settings,
-      standing: pours && standingOf(piece, pours, means, room, now, offsetAt(now)),
-    }));
+    const { pieces, means, settings } = shared;
+    const standings = whereAllStand(minutes.now);
+    return pieces && means && settings && pieces.map((piece, i) => ({ piece, means, settings, standing: standings?.[i] }));
   });
 </script>
 

@@ -1,8 +1,9 @@
 <script lang="ts">
   import type { Piece, Settings } from '#core/document';
-  import { planIfAble, type Means } from '#core/plan';
+  import type { Means } from '#core/plan';
   import type { Standing } from '#core/record';
   import { writeVolume } from '#core/units';
+  import { planner } from '$lib/planner';
   import { writeBoard } from '$lib/ui/board';
   import { dayMonth, minutes } from '$lib/ui/clock.svelte';
   import { doingNow } from '$lib/ui/doing';
@@ -19,7 +20,7 @@
   let { piece, standing, means, settings }: Props = $props();
 
   let near = $state(false);
-  const plan = $derived(near ? planIfAble(piece, means) : undefined);
+  const plan = $derived(near ? planner.planIfAble(piece, means) : undefined);
   const needs = $derived(standing?.next && plan?.pours[standing.next.pour]?.batches.reduce((sum, b) => sum + b.ml, 0));
 
   function watch(row: Element) {

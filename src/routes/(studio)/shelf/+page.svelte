@@ -3,6 +3,7 @@
   import { page } from '$app/state';
   import { vesselsOf } from '#core/craft';
   import { comingPours, shelfOf } from '#core/stock';
+  import { planner, zone } from '$lib/planner';
   import { SHELF } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
   import { Painted } from '$lib/ui/painted.svelte';
@@ -32,8 +33,12 @@
 
   const means = $derived(shared.means);
   const painted = new Painted();
-  const shelf = $derived(painted.yes && shared.stock && shared.pours && means ? shelfOf(shared.stock, shared.pours, means) : undefined);
-  const coming = $derived(painted.yes && shared.pieces && shared.pours && means ? comingPours(shared.pieces, shared.pours, means) : []);
+  const shelf = $derived(
+    painted.yes && shared.stock && shared.pours && means ? shelfOf(shared.stock, shared.pours, means, zone) : undefined,
+  );
+  const coming = $derived(
+    painted.yes && shared.pieces && shared.summaries && means ? comingPours(shared.pieces, shared.summaries, means, planner) : [],
+  );
 </script>
 
 <svelte:head><title>Shelf · Nerite</title></svelte:head>

@@ -2,6 +2,7 @@
   import type { Pour } from '#core/document';
   import type { Means } from '#core/plan';
   import { costOf, itemName, usesOf, type Ledger, type Taken } from '#core/stock';
+  import { zone } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import { writeAmount } from '$lib/ui/amount';
@@ -23,7 +24,7 @@
           ...taken,
           id: `${use.pourId} ${i}`,
           piece: use.piece,
-          day: new Date(use.at).toISOString().slice(0, 10),
+          day: zone.dayOf(use.at),
           cost: cost.unpriced.length ? undefined : cost.amount,
         };
       }),
@@ -51,7 +52,7 @@
   const save = () =>
     attempt(async () => {
       const { writeUsage } = await import('#core/formats');
-      savedAs('usage.csv', 'text/csv', writeUsage(uses, means));
+      savedAs('usage.csv', 'text/csv', writeUsage(uses, means, zone));
     });
 </script>
 

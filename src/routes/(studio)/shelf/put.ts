@@ -1,3 +1,4 @@
+import { zone } from '$lib/planner';
 import { editRows, SHELF, type Row } from '$lib/store/edits';
 import { attempt } from '$lib/ui/attempt';
 import type { CellReading } from '$lib/ui/table/columns';
@@ -6,7 +7,7 @@ import { bare, plain, readWithin, type Range } from '#core/units';
 /** Puts one thing of the shelf; false where that failed. */
 export const put = (label: string, row: Row, mark?: string): Promise<boolean> => attempt(() => editRows(SHELF, label, [row], mark));
 
-export const today = (): string => new Date().toISOString().slice(0, 10);
+export const today = (): string => zone.dayOf(Date.now());
 
 /** A name, trimmed. */
 export const readName = (text: string): CellReading => {

@@ -1,7 +1,7 @@
 <script lang="ts">
-  import { planPiece } from '#core/plan';
   import { fromDeepest, fromPalest, hexOf, lightness, recipeSeen, whitesOf, withWhite, type Built, type BuildStep } from '#core/tint';
   import { fixed, writeVolume } from '#core/units';
+  import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
   import { writeDose } from '#core/pour';
   import Scrolled from '$lib/ui/Scrolled.svelte';
@@ -28,7 +28,7 @@
     const own = work.solved.cups.map((c) => c.cup.ml);
     const use = fitting.find((u) => u.piece.id === amountsOf);
     if (!use || !shared.means) return own;
-    const planned = planPiece(use.piece, shared.means).coats.find((c) => c.coat.id === use.coat.id);
+    const planned = planner.plan(use.piece, shared.means).coats.find((c) => c.coat.id === use.coat.id);
     // tints are numbered as they are laid, cups of a slope from the deep
     const at = (i: number): number => (work.slope.palestFirst ? own.length - 1 - i : i);
     return own.map((ml, i) => planned?.cups.find((c) => c.id.tint === at(i))?.ml ?? ml);

@@ -1,7 +1,8 @@
 <script lang="ts">
-  import { groundsUnder, planPiece } from '#core/plan';
+  import { groundsUnder } from '#core/plan';
   import { groundOf } from '#core/tint';
   import { plain } from '#core/units';
+  import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
   import type { SlopeBench, Use, Worked } from './bench.svelte';
   import CupDetail from './CupDetail.svelte';
@@ -34,7 +35,7 @@
       groundOf(use.piece.surface).internal.every((v, i) => Math.abs(v - work.means.ground[i]!) < 1e-6)
     )
       return undefined;
-    const grounds = groundsUnder(planPiece(use.piece, shared.means).site, use.coat.id, work.means.colourants);
+    const grounds = groundsUnder(planner.plan(use.piece, shared.means).site, use.coat.id, work.means.colourants);
     // parts run from the shore seaward, cups as they are laid from the far side
     return { name: `${use.piece.name}, under coat ${at + 1}`, grounds: cups.map((_, i) => grounds[cups.length - i]) };
   });

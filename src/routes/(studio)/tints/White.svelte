@@ -32,7 +32,7 @@
   const from = $derived(white ? hidingFilm(layerAt(load, 1)) : Infinity);
   const enough = $derived(white ? hidingLoad(white, method.foamFilm, most) : undefined);
 
-  const roomC = $derived(shared.means!.roomC);
+  const roomC = $derived(shared.means!.air(0));
   const mu = $derived(
     viscosity(resin, method, roomC, 0, method.whitePaste * thickenedBy(solidsShare(recipe, work.means.colourants, mixedDensity(resin)))),
   );

@@ -6,6 +6,7 @@
   import { say, whiteCourse } from '#core/pour';
   import { readSession, unknownEvents } from '#core/record';
   import { fixed, writeDuration, writeTemperature } from '#core/units';
+  import { planner } from '$lib/planner';
   import { Live } from '$lib/store/live.svelte';
   import { benchClock } from '$lib/store/clock';
   import { record, type Happening } from '$lib/store/pours';
@@ -42,7 +43,7 @@
   const batchIndex = $derived(step?.batch ?? 0);
   const batch = $derived(told?.batches[batchIndex]);
   const white = $derived(steps.find((s) => s.id.does === 'white' && s.batch === batchIndex && !isDone(s)));
-  const thickness = $derived(session && batch ? whiteCourse(session.pour, batch) : undefined);
+  const thickness = $derived(session && batch ? whiteCourse(session.pour, batch, planner) : undefined);
   const mixed = $derived(session?.mixedAt.get(batchIndex));
   const since = $derived(mixed === undefined ? undefined : Math.max(0, (bench.now - mixed) / 60_000));
   /** How far the wall's clock went on at once while this was in view, ms. */

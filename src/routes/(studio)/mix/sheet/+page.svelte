@@ -2,7 +2,7 @@
   import { page } from '$app/state';
   import { vesselsOf } from '#core/craft';
   import type { Paper } from '#core/formats';
-  import { planTogether } from '#core/plan';
+  import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
   import Missing from '$lib/ui/Missing.svelte';
   import PaperPage from '$lib/ui/PaperPage.svelte';
@@ -16,7 +16,7 @@
   const together = $derived.by(() => {
     const { pieces, means } = shared;
     const chosen = pieces && means ? readChosen(query, pieces, means) : [];
-    return chosen.length && means ? planTogether(chosen, means) : undefined;
+    return chosen.length && means ? planner.together(chosen, means) : undefined;
   });
   let chosen = $state<Paper>();
   const paper = $derived(chosen ?? (shared.settings?.length === 'in' ? 'Letter' : 'A4'));

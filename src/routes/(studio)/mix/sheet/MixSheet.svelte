@@ -26,7 +26,7 @@
     const mm = vessel && fillHeight(ml, vessel);
     return vessel ? `${vessel.name}${mm === undefined ? '' : `, ${writeLength(mm, settings.length)} high`}` : 'in two cups';
   }
-  const told = $derived(tell(together, means.roomC));
+  const told = $derived(tell(together, means.air(0)));
   const byScale = $derived(settings.measure === 'scale');
   const stated = ({ resin }: Batch): string => `${plain(resin.ratio.a, 2)} : ${plain(resin.ratio.b, 2)} by ${resin.ratio.by}`;
 </script>
@@ -36,7 +36,7 @@
   <p class="text-[15px]">
     {together.chosen.length > 1
       ? together.chosen.map((c) => `${c.plan.piece.name} pour ${c.pour + 1}`).join(', ')
-      : `Pour ${together.chosen[0]!.pour + 1}`} · planned at {writeTemperature(means.roomC, settings.temperature)}
+      : `Pour ${together.chosen[0]!.pour + 1}`} · planned at {writeTemperature(means.air(0), settings.temperature)}
   </p>
 </header>
 {#if split}<p class="mt-1 text-[14px]"><b>{together.batches.length} batches.</b> {writeStrain(split)}</p>{/if}

@@ -3,12 +3,12 @@
   import { page } from '$app/state';
   import { advise } from '#core/advice';
   import { withStartingSea, joinsOf } from '#core/edit';
-  import { standingOf } from '#core/record';
   import { shared } from '$lib/store/shared.svelte';
   import { writeBoard } from '$lib/ui/board';
-  import { dayMonth, minutes, offsetAt } from '$lib/ui/clock.svelte';
+  import { dayMonth, minutes } from '$lib/ui/clock.svelte';
   import { doingNow } from '$lib/ui/doing';
   import Kept from '$lib/ui/Kept.svelte';
+  import { whereStands } from '$lib/ui/standings.svelte';
   import Missing from '$lib/ui/Missing.svelte';
   import Above from './Above.svelte';
   import Chart from './Chart.svelte';
@@ -22,10 +22,7 @@
   const piece = $derived(editor.piece);
   const plan = $derived(editor.plan);
   const settings = $derived(shared.settings);
-  const standing = $derived.by(() => {
-    const { pours, means, room } = shared;
-    return piece && pours && means && room ? standingOf(piece, pours, means, room, minutes.now, offsetAt(minutes.now)) : undefined;
-  });
+  const standing = $derived(whereStands(editor.id, minutes.now));
 
   let chosen = $state('');
   const drawing = $derived(new Drawing(editor.id));
@@ -111,7 +108,7 @@
         <a class="button" href="/pieces/{piece.id}/print">Print</a>
         <a class="button" href="/pieces/{piece.id}/board">Board</a>
         {#if standing.open}
-          <a class="button button-main" href="/pour/{standing.open.pour.id}">Go on pouring</a>
+          <a class="button button-main" href="/pour/{standing.open.id}">Go on pouring</a>
         {:else if pour}
           <StartPour {plan} {standing} looked={pourIndex} />
         {/if}

@@ -40,7 +40,7 @@
         {section?.says()} · total {plain(clearance.level, 1)} mm{clearance.wallLeft === undefined
           ? ''
           : ` · wall left ${plain(clearance.wallLeft, 1)} mm`}
-      {:else if batch}{batch.resin.name} at {writeTemperature(plan.means.roomC, settings.temperature)}{/if}
+      {:else if batch}{batch.resin.name} at {writeTemperature(plan.means.air(0), settings.temperature)}{/if}
     </p>
   {/snippet}
   {#if view === 'section'}<Section bind:this={section} plan={seen.current} {drawing} {selected} {onselect} />

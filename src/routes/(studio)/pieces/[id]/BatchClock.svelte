@@ -1,13 +1,14 @@
 <script lang="ts">
   import { stepKey } from '#core/document';
-  import { planTogether, type Batch, type PiecePlan } from '#core/plan';
+  import type { Batch, PiecePlan } from '#core/plan';
   import { say, tell } from '#core/pour';
   import { plain, writeSpan } from '#core/units';
+  import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
 
   /** The windows of a batch on the clock that starts when A and B meet, with the planned steps as marks below. */
   let { plan, pour, batch }: { plan: PiecePlan; pour: number; batch: Batch } = $props();
-  const told = $derived(tell(planTogether([{ plan, pour }], plan.means), plan.means.roomC));
+  const told = $derived(tell(planner.together([{ plan, pour }], plan.means), plan.means.air(0)));
   const steps = $derived(told.steps.filter((s) => plan.pours[pour]?.batches[s.batch] === batch));
   const white = $derived(steps.some((s) => s.id.does === 'white'));
 

@@ -122,7 +122,10 @@
     {#each pour?.batches ?? [] as batch, b (b)}
       {@const w = batch.windows}
       <p class="border-t border-rule px-3 py-2 text-[13px] text-soft">
-        {batch.resin.name}: pour within {plain(w.heatUntil, 0)} min of mixing at {writeTemperature(plan.means.roomC, settings.temperature)}.
+        {batch.resin.name}: pour within {plain(w.heatUntil, 0)} min of mixing at {writeTemperature(
+          plan.means.air(0),
+          settings.temperature,
+        )}.
         {#if pour?.coats.some((c) => c.coat.kind === 'wave') && w.white.until > w.white.from}White is ready at {writeSpan(
             w.white.from,
             w.white.until,

@@ -3,15 +3,16 @@
   import { untrack } from 'svelte';
   import { goto } from '$app/navigation';
   import { limits } from '#core/document';
-  import { planPiece, planTogether, type PiecePlan } from '#core/plan';
-  import { atBench, sameCups, tell } from '#core/pour';
+  import type { PiecePlan } from '#core/plan';
+  import { sameCups, tell } from '#core/pour';
   import { whatIsBelow, type Standing } from '#core/record';
-  import { roomAt } from '#core/schedule';
+  import { roomAt, steady } from '#core/air';
   import { readWithin, temperature, writeTemperature, writeVolume } from '#core/units';
+  import { planner, zone } from '$lib/planner';
   import { startPour } from '$lib/store/pours';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
-  import { dayAndTime, offsetAt } from '$lib/ui/clock.svelte';
+  import { dayAndTime } from '$lib/ui/clock.svelte';
   import Field from '$lib/ui/Field.svelte';
   import BenchChange from './BenchChange.svelte';
 
@@ -37,7 +38,7 @@
   /** Each time it opens it begins with the room as it should be now. */
   const roomNow = (): string => {
     const now = Date.now();
-    return shared.room ? writeTemperature(roomAt(shared.room, now / 60_000 + offsetAt(now)), settings.temperature) : '';
+    return shared.room ? writeTemperature(roomAt(shared.room, zone.localMinute(now)), settings.temperature) : '';
   };
   $effect.pre(() => {
     if (!open) return;
@@ -54,19 +55,14 @@
   const below = $derived(open ? whatIsBelow(plan, standing, number, Date.now(), dayAndTime) : []);
 
   const reading = $derived(read(text));
-  const session = $derived(pour?.batches.length ? planTogether([{ plan, pour: number }], plan.means) : undefined);
-  const kept = $derived(session && reading.ok ? atBench(session, plan.means, reading.value) : undefined);
-  const anew = $derived(
-    reading.ok && session
-      ? planTogether([{ plan: planPiece({ ...piece }, { ...plan.means, roomC: reading.value }), pour: number }], {
-          ...plan.means,
-          roomC: reading.value,
-        })
-      : undefined,
-  );
+  const session = $derived(pour?.batches.length ? planner.together([{ plan, pour: number }], plan.means) : undefined);
+  /** What it is planned with at the temperature that was read. */
+  const here = $derived(reading.ok ? { ...plan.means, air: steady(reading.value) } : undefined);
+  const kept = $derived(session && here && planner.inOtherAir(session, here));
+  const anew = $derived(session && here && planner.together([{ plan: planner.plan(piece, here), pour: number }], here));
   /** Nearer than this to what was planned is as planned, K. */
   const AS_PLANNED = 0.75;
-  const changes = $derived(reading.ok && Math.abs(reading.value - plan.means.roomC) >= AS_PLANNED);
+  const changes = $derived(reading.ok && Math.abs(reading.value - plan.means.air(0)) >= AS_PLANNED);
   const choice = $derived(kept && anew && changes ? !sameCups(kept, anew) : false);
 
   async function start(event: SubmitEvent) {
@@ -121,7 +117,7 @@
           hint="Every clock of this pour runs on it. Read it where the board lies."
         />
         {#if session && kept && anew && changes && reading.ok}
-          <BenchChange planned={session} {kept} {anew} plannedC={plan.means.roomC} nowC={reading.value} {choice} bind:take />
+          <BenchChange planned={session} {kept} {anew} plannedC={plan.means.air(0)} nowC={reading.value} {choice} bind:take />
         {/if}
         <div class="flex justify-end gap-2">
           <Dialog.Close type="button" class="button">Not yet</Dialog.Close>

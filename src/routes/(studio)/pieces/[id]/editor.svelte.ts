@@ -1,6 +1,7 @@
 import type { Piece } from '#core/document';
 import { CutError } from '#core/geometry';
-import { planPiece, type PiecePlan } from '#core/plan';
+import type { PiecePlan } from '#core/plan';
+import { planner } from '$lib/planner';
 import { editPiece, redo, undo, undoable } from '$lib/store/edits';
 import { Live } from '$lib/store/live.svelte';
 import { shared } from '$lib/store/shared.svelte';
@@ -51,7 +52,7 @@ export class PieceEditor {
     const known = means && piece?.coats.every((coat) => means.resins.some((resin) => resin.id === coat.resinId));
     if (!piece || !known) return undefined;
     try {
-      return planPiece(piece, means);
+      return planner.plan(piece, means);
     } catch (error) {
       if (error instanceof CutError) return error;
       throw error;

@@ -2,9 +2,10 @@
   import { startingPiece, type BoardAnswers, withShape } from '#core/edit';
   import type { StartingSea } from '#core/craft';
   import type { Piece } from '#core/document';
-  import { planPiece, weightOf } from '#core/plan';
+  import { weightOf } from '#core/plan';
   import { edgeAmounts, hoursBefore, workAfter, workBefore } from '#core/prepare';
   import { fixed, inUnit, length, plain, writeHours, writeLength } from '#core/units';
+  import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
   import Scrolled from '$lib/ui/Scrolled.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
@@ -34,7 +35,7 @@
       ? { ...withShape(of, shown.shape), ...answered }
       : startingPiece('preview', { ...answered, resinId: resinId || means.resins[0]!.id }, means, sea);
   });
-  const plan = $derived(piece && means ? planPiece(piece, means) : undefined);
+  const plan = $derived(piece && means ? planner.plan(piece, means) : undefined);
   const unit = $derived(shared.settings?.length ?? 'mm');
 </script>
 

@@ -6,6 +6,7 @@
   import type { BoardAnswers } from '#core/edit';
   import { length, readWithin, writeLength } from '#core/units';
   import Field from '$lib/ui/Field.svelte';
+  import { zone } from '$lib/planner';
   import { readPiece } from '$lib/store/studio';
   import { editPiece, removePiece, undo } from '$lib/store/edits';
   import { Live } from '$lib/store/live.svelte';
@@ -24,8 +25,7 @@
   const piece = $derived(stored.current?.found);
   let removing = $state(false);
 
-  const local = (iso: string | undefined): string =>
-    iso ? new Date(Date.parse(iso) - new Date(iso).getTimezoneOffset() * 60_000).toISOString().slice(0, 16) : '';
+  const local = (iso: string | undefined): string => (iso ? zone.civil(Date.parse(iso)) : '');
   const answersOf = (p: Piece): BoardAnswers => ({
     name: p.name,
     count: p.count,
@@ -60,7 +60,7 @@
   async function save({ resinId: _, ...answers }: BoardAnswers, { sea }: { sea?: Sea }) {
     const space = readGap(gap);
     if ((besideId && !space.ok) || astray) return;
-    const moment = pourAt ? new Date(pourAt).toISOString() : undefined;
+    const moment = pourAt ? new Date(zone.momentOf(pourAt)).toISOString() : undefined;
     const stored = await attempt(() =>
       editPiece(id, 'Change the board', (old) => {
         const shaped = withShape(old, answers.shape);

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { papers, templatePages, writeSvg, type Paper } from '#core/formats';
-  import { planPiece } from '#core/plan';
+  import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import Missing from '$lib/ui/Missing.svelte';
@@ -12,7 +12,7 @@
 
   /** What of a piece goes on paper: one sheet with all of its plan, or its drawing at full size over as many pages as it takes. */
   const piece = $derived(shared.pieces?.find((p) => p.id === page.params['id']));
-  const plan = $derived(piece && shared.means && planPiece(piece, shared.means));
+  const plan = $derived(piece && shared.means && planner.plan(piece, shared.means));
   const settings = $derived(shared.settings);
   const template = $derived(page.url.searchParams.get('what') === 'template');
   let chosen = $state<Paper>();

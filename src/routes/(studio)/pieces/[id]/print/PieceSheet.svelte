@@ -3,9 +3,10 @@
   import type { Settings } from '#core/document';
   import type { Paper } from '#core/formats';
   import { joinsOf } from '#core/edit';
-  import { clearanceOf, planTogether, weightOf, type PiecePlan } from '#core/plan';
+  import { clearanceOf, weightOf, type PiecePlan } from '#core/plan';
   import { edgeAmounts, workAfter, workBefore, type Work } from '#core/prepare';
   import { fixed, plain, volumeFigure, writeHours, writeShare, writeTemperature, writeVolume } from '#core/units';
+  import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
   import { writeBoard } from '$lib/ui/board';
   import BoardDrawing from '$lib/ui/BoardDrawing.svelte';
@@ -41,7 +42,7 @@
   const uses = { wall: 'for the wall', food: 'to carry food', 'hot mugs': 'for hot mugs' };
   /** The steps of a pour as they are said at the bench. */
   function stepsOf(pour: number) {
-    const told = tell(planTogether([{ plan, pour }], plan.means), plan.means.roomC);
+    const told = tell(planner.together([{ plan, pour }], plan.means), plan.means.air(0));
     return told.steps.map((step) => ({ at: step.at, does: step.id.does, words: say(step, told, settings) }));
   }
   const total = (list: Work[]): string => writeHours(list.reduce((sum, w) => sum + w.hours, 0));
@@ -64,7 +65,7 @@
     <h2 class="text-[24px] leading-tight">{piece.name}</h2>
     <p>
       {uses[piece.use]}{piece.dueOn ? ` · due ${dayMonth(Date.parse(piece.dueOn))}` : ''} · planned at {writeTemperature(
-        plan.means.roomC,
+        plan.means.air(0),
         settings.temperature,
       )}
     </p>

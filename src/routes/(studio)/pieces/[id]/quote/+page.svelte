@@ -3,9 +3,9 @@
   import { limits, type Pricing } from '#core/document';
   import { pricingOf } from '#core/craft';
   import type { Paper } from '#core/formats';
-  import { planPiece } from '#core/plan';
   import { quoteOf, shelfOf } from '#core/stock';
   import { bare, duration, fraction, plain, readWithin, writeDuration, writeShare, type Range, type Reading } from '#core/units';
+  import { planner, zone } from '$lib/planner';
   import { changeSettings } from '$lib/store/settings';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
@@ -20,8 +20,8 @@
   /** What a piece costs in materials and hours, and a price from that, on one page to give away. */
   const piece = $derived(shared.pieces?.find((p) => p.id === page.params['id']));
   const means = $derived(shared.means);
-  const plan = $derived(piece && means && planPiece(piece, means));
-  const shelf = $derived(shared.stock && shared.pours && means ? shelfOf(shared.stock, shared.pours, means) : undefined);
+  const plan = $derived(piece && means && planner.plan(piece, means));
+  const shelf = $derived(shared.stock && shared.pours && means ? shelfOf(shared.stock, shared.pours, means, zone) : undefined);
   const settings = $derived(shared.settings);
   const pricing = $derived(settings && pricingOf(settings));
   const quote = $derived(plan && shelf && means && pricing ? quoteOf(plan, shelf, means, pricing) : undefined);

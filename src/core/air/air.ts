@@ -1,4 +1,14 @@
 import type { Room } from '#core/document';
+import type { Zone } from './zone';
+
+/** Temperature of the air by minutes after a moment, °C: at the bench, after A and B of a batch have met. */
+export type Air = (minute: number) => number;
+
+/** Air that keeps one temperature, °C. */
+export const steady =
+  (celsius: number): Air =>
+  () =>
+    celsius;
 
 const DAY = 1440;
 
@@ -17,8 +27,8 @@ export function roomAt(room: Room, minute: number): number {
     : room.nightC + ((room.dayC - room.nightC) * (sinceDay - cooling)) / (DAY - cooling);
 }
 
-/** Air of a room by minutes after a moment. @param offsetMin local time ahead of UTC, min */
-export const airAfter =
-  (room: Room, startMs: number, offsetMin: number) =>
-  (min: number): number =>
-    roomAt(room, startMs / 60_000 + offsetMin + min);
+/** Air of a room from a moment on. @param start ms since 1970 */
+export const roomAir =
+  (room: Room, start: number, zone: Zone): Air =>
+  (minute) =>
+    roomAt(room, zone.localMinute(start + minute * 60_000));
