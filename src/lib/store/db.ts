@@ -1,38 +1,33 @@
 import Dexie, { type EntityTable, type Table } from 'dexie';
-import { startingVessels } from '#core/craft';
-import {
-  upgradedMethod,
-  upgradedPour,
-  upgradedStudio,
-  type Colourant,
-  type Method,
-  type Piece,
-  type Pour,
-  type PourEvent,
-  type Resin,
-  type Room,
-  type Settings,
-  type Slope,
-  type Stock,
-  type Studio,
-  type Vessel,
-} from '#core/document';
-import { toldStudio, withTold } from '#core/pour';
+import type { Colourant, Method, Piece, Planned, Pour, PourEvent, Resin, Room, Settings, Slope, Stock, Vessel } from '#core/document';
+import type { PourSummary } from '#core/record';
+import type { Patch } from './patch';
+import { upgradeTo2, upgradeTo4, upgradeTo6 } from './upgrades';
 
-/** Tables whose rows are edited by hand, and what is in them. */
+/** Single values that are edited by hand, each under its own name. */
+export interface Habits {
+  settings: Settings;
+  method: Method;
+}
+
+/** What is edited by hand: things in tables, told by their ids, and habits, told by their names. */
 export interface Edited {
   pieces: Piece;
   resins: Resin;
   colourants: Colourant;
+  rooms: Room;
   vessels: Vessel;
   stock: Stock;
   slopes: Slope;
+  kept: Settings | Method;
 }
 
-/** One thing whole before and after an edit; null where it was not there. */
-export type Change = { [T in keyof Edited]: { table: T; id: string; before: Edited[T] | null; after: Edited[T] | null } }[keyof Edited];
+/** One thing that came or went, whole, or what was changed in one that stays. */
+export type Change = {
+  [T in keyof Edited]: { table: T; id: string } & ({ before: Edited[T] | null; after: Edited[T] | null } | { patch: Patch });
+}[keyof Edited];
 
-/** One edit: of a piece, by its id, of the shelf, or of the slopes. */
+/** One edit: of a piece, by its id, of the shelf, of the slopes, or of the settings. */
 export interface Edit {
   id: number;
   scope: string;
@@ -58,18 +53,26 @@ export interface Aside {
   at: number;
 }
 
+/** Materials or habits that pours were planned from. Equal ones are stored once, however many pours name them. */
+export interface Snapshot {
+  id: number;
+  /** Of its text, to be found by. */
+  hash: number;
+  value: Resin[] | Colourant[] | Method;
+}
+
+/** What a pour was planned from, its materials and habits as snapshots by their numbers. */
+export type StoredPlanned = Pick<Planned, 'pieces' | 'room'> & { resins: number; colourants: number; method: number };
+
 /** A pour as stored: its events stand in a table of their own that is only ever added to. */
-export type StoredPour = Omit<Pour, 'events'>;
+export type StoredPour = Omit<Pour, 'events' | 'planned'> & { planned: StoredPlanned };
 export type StoredEvent = PourEvent & { pourId: string };
 
-/** Single values, by name. */
-export interface Kept {
-  settings: Settings;
-  method: Method;
-  /** What stood here before the studio was last replaced, so that nothing is lost by a wrong file. */
-  before: Studio;
-  /** How tables are sorted and filtered, by the name of each. */
-  tables: Record<string, TableState>;
+/** One thing of the studio that stood here before it was last replaced: of a list of the document, or its settings or method. */
+export interface Before {
+  list: string;
+  id: string;
+  row: unknown;
 }
 
 export interface TableState {
@@ -77,7 +80,13 @@ export interface TableState {
   filter: string;
 }
 
-const VERSION = 5;
+/** Single values, by name. */
+export interface Kept extends Habits {
+  /** How tables are sorted and filtered, by the name of each. */
+  tables: Record<string, TableState>;
+}
+
+const VERSION = 6;
 
 class NeriteDb extends Dexie {
   pieces!: EntityTable<Piece, 'id'>;
@@ -89,8 +98,12 @@ class NeriteDb extends Dexie {
   slopes!: EntityTable<Slope, 'id'>;
   pours!: EntityTable<StoredPour, 'id'>;
   events!: Table<StoredEvent, [string, number]>;
+  /** What of each pour is listed; follows from it and its events, and is written with them. */
+  summaries!: EntityTable<PourSummary, 'id'>;
+  snapshots!: EntityTable<Snapshot, 'id'>;
   kept!: Table<{ name: keyof Kept; value: Kept[keyof Kept] }, string>;
   edits!: EntityTable<Edit, 'id'>;
+  before!: Table<Before, [string, string]>;
   aside!: EntityTable<Aside, 'id'>;
 
   constructor() {
@@ -107,41 +120,13 @@ class NeriteDb extends Dexie {
       edits: '++id, pieceId',
     });
     // the shelf came with its own undo, so that an edit is no longer of one piece alone
-    this.version(2)
-      .stores({ vessels: 'id', stock: 'id', edits: '++id, scope' })
-      .upgrade(async (old) => {
-        await old.table('vessels').bulkPut(startingVessels);
-        await old
-          .table('edits')
-          .toCollection()
-          .modify((edit: Record<string, unknown>) => {
-            const { pieceId, before, after } = edit;
-            edit['scope'] = pieceId;
-            edit['changes'] = [{ table: 'pieces', id: pieceId, before, after }];
-            for (const gone of ['pieceId', 'before', 'after']) delete edit[gone];
-          });
-      });
+    this.version(2).stores({ vessels: 'id', stock: 'id', edits: '++id, scope' }).upgrade(upgradeTo2);
     this.version(3).stores({ slopes: 'id' });
-    // a pour is of several pieces, and keeps what it was told; those from before are told once, by the planner as it is now
-    this.version(4)
-      .stores({ pours: 'id' })
-      .upgrade(async (old) => {
-        const events = await old.table<StoredEvent>('events').toArray();
-        const pours = await old.table<StoredPour>('pours').toArray();
-        const told = pours.map((pour) => {
-          const { events: _, ...rest } = withTold({
-            ...(upgradedPour(pour) as StoredPour),
-            events: events.filter((e) => e.pourId === pour.id),
-          });
-          return rest;
-        });
-        await old.table('pours').bulkPut(told);
-        const method: unknown = (await old.table('kept').get('method'))?.value;
-        if (method) await old.table('kept').put({ name: 'method', value: upgradedMethod(method) });
-        const before = (await old.table('kept').get('before'))?.value as Studio | undefined;
-        if (before) await old.table('kept').put({ name: 'before', value: toldStudio(upgradedStudio(before) as unknown as Studio) });
-      });
-    this.version(VERSION).stores({ aside: '++id' });
+    // a pour is of several pieces, and keeps what it was told
+    this.version(4).stores({ pours: 'id' }).upgrade(upgradeTo4);
+    this.version(5).stores({ aside: '++id' });
+    // edits keep what they changed, pours are listed from rows of their own, and what is equal is stored once
+    this.version(VERSION).stores({ summaries: 'id', snapshots: '++id, hash', before: '[list+id]' }).upgrade(upgradeTo6);
     // the library opens what a later version stored; its rows would look wrong to this one, and must not be touched by it
     this.on(
       'ready',

@@ -1,6 +1,8 @@
-import type { Piece } from '#core/document';
-import { db, type Change, type Edit, type Edited } from './db';
+import type { Method, Piece, Room, Settings } from '#core/document';
+import { db, type Change, type Edit, type Edited, type Habits } from './db';
 import { holdReferences } from './held';
+import { patchBetween, patched } from './patch';
+import { pourTables } from './studio';
 
 /** Edits kept for each piece, and for the shelf. */
 const KEPT = 200;
@@ -9,13 +11,42 @@ const MERGE = 1500;
 /** What is not of one piece is undone in one of these. */
 export const SHELF = 'the shelf';
 export const SLOPES = 'the slopes';
+export const SETTINGS = 'the settings';
+export type Scope = typeof SHELF | typeof SLOPES | typeof SETTINGS;
 
-const tables = [db.pieces, db.resins, db.colourants, db.vessels, db.stock, db.slopes, db.edits];
-const inOne = <T>(body: () => Promise<T>): Promise<T> => db.transaction('rw', [...tables, db.pours, db.kept], body);
+const tables = [db.pieces, db.resins, db.colourants, db.rooms, db.vessels, db.stock, db.slopes, db.kept, db.edits, db.before];
+const inOne = <T>(body: () => Promise<T>): Promise<T> => db.transaction('rw', [...tables, ...pourTables], body);
 
 const of = (scope: string) => db.edits.where('scope').equals(scope);
-/** The newest edit of a scope that is as asked for. Edits hold whole things, so that only as many are read as must be. */
+/** The newest edit of a scope that is as asked for. */
 const newest = (scope: string, asked: (edit: Edit) => boolean): Promise<Edit | undefined> => of(scope).reverse().filter(asked).first();
+
+/** A thing by its id, or a habit by its name. */
+async function rowOf(table: keyof Edited, id: string): Promise<object | undefined> {
+  return table === 'kept' ? (await db.kept.get(id))?.value : ((await db.table(table).get(id)) as object | undefined);
+}
+
+async function putRow(table: keyof Edited, id: string, row: object | null): Promise<void> {
+  if (table === 'kept') await db.kept.put({ name: id as keyof Habits, value: row as Settings | Method });
+  else await (row ? db.table(table).put(row) : db.table(table).delete(id));
+}
+
+/** What became of one thing, as it is remembered: what was changed in it, or all of it where it came or went. */
+function changeOf<T extends keyof Edited>(table: T, id: string, before: Edited[T] | null, after: Edited[T] | null): Change {
+  const what = before && after ? { patch: patchBetween(before, after) } : { before, after };
+  return { table, id, ...what } as Change;
+}
+
+/** Two changes in a row as one. */
+function joined(first: Change[], second: Change[]): Change[] {
+  const joins = first.map((a) => {
+    const b = second.find((c) => c.table === a.table && c.id === a.id);
+    if (!b) return a;
+    if ('patch' in a) return 'patch' in b ? { ...a, patch: [...a.patch, ...b.patch] } : a;
+    return 'patch' in b ? { ...a, after: a.after && patched(a.after, b.patch, 'forth') } : { ...a, after: b.after };
+  }) as Change[];
+  return [...joins, ...second.filter((b) => !first.some((a) => a.table === b.table && a.id === b.id))];
+}
 
 async function remember(scope: string, label: string, changes: Change[], mark?: string): Promise<void> {
   // what was taken back lies at the end, and can no longer be done again
@@ -23,10 +54,7 @@ async function remember(scope: string, label: string, changes: Change[], mark?: 
   const last = await of(scope).last();
   const at = Date.now();
   if (mark && last?.mark === mark && at - last.at < MERGE) {
-    const merged = last.changes.map(
-      (c) => ({ ...c, after: changes.find((d) => d.table === c.table && d.id === c.id)?.after ?? c.after }) as Change,
-    );
-    await db.edits.update(last.id, { changes: merged, at });
+    await db.edits.update(last.id, { changes: joined(last.changes, changes), at });
     return;
   }
   const keys = await of(scope).primaryKeys();
@@ -34,58 +62,89 @@ async function remember(scope: string, label: string, changes: Change[], mark?: 
   await db.edits.add({ scope, label, changes, undone: 0, at, ...(mark && { mark }) });
 }
 
-/** Puts one side of changes in its place, and sees to it that whatever a piece, a slope or a container names is there. */
-async function apply(changes: Change[], which: 'before' | 'after'): Promise<void> {
-  for (const change of changes) {
-    const row = change[which];
-    await (row ? db.table(change.table).put(row) : db.table(change.table).delete(change.id));
-  }
-  await holdReferences(changes, which);
+/** One thing as it is, and as an edit leaves it. */
+interface Step {
+  table: keyof Edited;
+  id: string;
+  before: object | null;
+  after: object | null;
 }
 
-const ofPiece = (id: string, before: Piece | null, after: Piece | null): Change => ({ table: 'pieces', id, before, after });
+/** Puts things as an edit leaves them, and sees to it that whatever a piece, a slope or a container names is there. */
+async function put(steps: Step[]): Promise<void> {
+  for (const { table, id, after } of steps) await putRow(table, id, after);
+  await holdReferences(steps);
+}
+
+/** What an edit makes of the things it changed, as they are now. What went meanwhile stays gone. */
+async function stepsOf(changes: Change[], way: 'forth' | 'back'): Promise<Step[]> {
+  const steps: Step[] = [];
+  for (const change of changes) {
+    const { table, id } = change;
+    const now = (await rowOf(table, id)) ?? null;
+    if ('patch' in change) {
+      if (now) steps.push({ table, id, before: now, after: patched(now, change.patch, way) });
+    } else steps.push({ table, id, before: now, after: (way === 'forth' ? change.after : change.before) as object | null });
+  }
+  return steps;
+}
+
+const remembered = (steps: Step[]): Change[] =>
+  steps.map(({ table, id, before, after }) =>
+    changeOf(table, id, before as Edited[typeof table] | null, after as Edited[typeof table] | null),
+  );
+
+/** Stores what an edit does and remembers it for undo, in the transaction at hand. */
+async function edit(scope: string, label: string, steps: Step[], mark?: string): Promise<void> {
+  await put(steps);
+  await remember(scope, label, remembered(steps), mark);
+}
+
+const GONE = 'is not in the studio any more; another window may have removed it.';
 
 /**
- * Edits a stored piece and remembers it for undo, in one transaction.
+ * Edits one stored thing and remembers it for undo, in one transaction. The change is made to what is stored by then.
  * @param label what was done, as in "Move the shoreline"
  * @param mark  edits with the same mark in quick succession are one
- * @throws where the piece is not there any more
+ * @throws where the thing is not there any more
  */
-export function editPiece(id: string, label: string, change: (piece: Piece) => Piece, mark?: string): Promise<void> {
+export function editThing<T extends Exclude<keyof Edited, 'kept'>>(
+  table: T,
+  id: string,
+  scope: string,
+  label: string,
+  change: (thing: Edited[T]) => Edited[T],
+  mark?: string,
+): Promise<void> {
   return inOne(async () => {
-    const before = await db.pieces.get(id);
-    if (!before) throw new Error('This piece is not in the studio any more; another window may have removed it.');
-    const after = change(before);
-    const changes = [ofPiece(id, before, after)];
-    await apply(changes, 'after');
-    await remember(id, label, changes, mark);
+    const before = (await rowOf(table, id)) as Edited[T] | undefined;
+    if (!before) throw new Error(`This ${GONE}`);
+    await edit(scope, label, [{ table, id, before, after: change(before) }], mark);
   });
 }
 
-export function addPiece(piece: Piece): Promise<void> {
-  return inOne(async () => {
-    const changes = [ofPiece(piece.id, null, piece)];
-    await apply(changes, 'after');
-    await remember(piece.id, `Add ${piece.name}`, changes);
-  });
-}
+/** Edits a stored piece. @throws where it is not there any more */
+export const editPiece = (id: string, label: string, change: (piece: Piece) => Piece, mark?: string): Promise<void> =>
+  editThing('pieces', id, id, label, change, mark);
 
-export function removePiece(piece: Piece): Promise<void> {
-  return inOne(async () => {
-    await db.pieces.delete(piece.id);
-    await remember(piece.id, `Remove ${piece.name}`, [ofPiece(piece.id, piece, null)]);
+export const addPiece = (piece: Piece): Promise<void> =>
+  inOne(async () => {
+    await edit(piece.id, `Add ${piece.name}`, [{ table: 'pieces', id: piece.id, before: null, after: piece }]);
   });
-}
+
+export const removePiece = (piece: Piece): Promise<void> =>
+  inOne(async () => {
+    const before = (await db.pieces.get(piece.id)) ?? piece;
+    await edit(piece.id, `Remove ${piece.name}`, [{ table: 'pieces', id: piece.id, before, after: null }]);
+  });
 
 /** Edits several pieces, all or none; each remembers it for its own undo. */
 export function editPieces(label: string, edits: { id: string; change: (piece: Piece) => Piece }[]): Promise<void> {
   return inOne(async () => {
     for (const { id, change } of edits) {
       const before = await db.pieces.get(id);
-      if (!before) throw new Error('One of these pieces is not in the studio any more; another window may have removed it.');
-      const changes = [ofPiece(id, before, change(before))];
-      await apply(changes, 'after');
-      await remember(id, label, changes);
+      if (!before) throw new Error(`One of these pieces ${GONE}`);
+      await edit(id, label, [{ table: 'pieces', id, before, after: change(before) }]);
     }
   });
 }
@@ -95,38 +154,43 @@ export function editPieces(label: string, edits: { id: string; change: (piece: P
  * when it was looked at, only what is different in it is changed: another window may have changed the rest meanwhile.
  */
 export type Row = {
-  [T in Exclude<keyof Edited, 'pieces'>]: { table: T; id: string; row: Edited[T] | null; was?: Edited[T] };
-}[Exclude<keyof Edited, 'pieces'>];
-
-/** A stored thing with the fields of it that differ between two others. */
-function withChanged<T extends object>(stored: T, was: T, now: T): T {
-  const changed = { ...stored } as Record<string, unknown>;
-  const [before, after] = [was as Record<string, unknown>, now as Record<string, unknown>];
-  for (const key of new Set([...Object.keys(before), ...Object.keys(after)])) {
-    if (JSON.stringify(before[key]) === JSON.stringify(after[key])) continue;
-    if (key in after) changed[key] = after[key];
-    else delete changed[key];
-  }
-  return changed as T;
-}
+  [T in Exclude<keyof Edited, 'pieces' | 'kept'>]: { table: T; id: string; row: Edited[T] | null; was?: Edited[T] };
+}[Exclude<keyof Edited, 'pieces' | 'kept'>];
 
 /** Puts things of the shelf or slopes, changes them or takes them off, all or none, remembered as one for undo. */
-export function editRows(scope: typeof SHELF | typeof SLOPES, label: string, rows: Row[], mark?: string): Promise<void> {
+export function editRows(scope: Scope, label: string, rows: Row[], mark?: string): Promise<void> {
   return inOne(async () => {
-    const changes: Change[] = [];
+    const steps: Step[] = [];
     for (const { table, id, row, was } of rows) {
-      const before = ((await db.table(table).get(id)) as object | undefined) ?? null;
+      const before = (await rowOf(table, id)) ?? null;
       if (was && !before) throw new Error(`This was taken off meanwhile, perhaps in another window, so nothing was changed.`);
-      const after = row && was && before ? withChanged(before, was, row) : row;
-      changes.push({ table, id, before, after } as Change);
+      steps.push({ table, id, before, after: row && was && before ? patched(before, patchBetween(was, row), 'forth') : row });
     }
-    await apply(changes, 'after');
-    await remember(scope, label, changes, mark);
+    await edit(scope, label, steps, mark);
   });
 }
 
+async function editHabit<K extends keyof Habits>(name: K, label: string, change: Partial<Habits[K]>): Promise<void> {
+  await inOne(async () => {
+    const before = await rowOf('kept', name);
+    if (before)
+      await edit(
+        SETTINGS,
+        label,
+        [{ table: 'kept', id: name, before, after: { ...before, ...change } }],
+        `${name} ${Object.keys(change).join()}`,
+      );
+  });
+}
+
+/** Changes what the studio reads and writes in, or its habits; undone with the settings. */
+export const changeSettings = (change: Partial<Settings>): Promise<void> => editHabit('settings', 'Change the settings', change);
+export const changeMethod = (change: Partial<Method>): Promise<void> => editHabit('method', 'Change the studio’s habits', change);
+export const changeRoom = (id: string, change: Partial<Omit<Room, 'id'>>): Promise<void> =>
+  editThing('rooms', id, SETTINGS, 'Change the room', (room) => ({ ...room, ...change }), `room ${Object.keys(change).join()}`);
+
 /** What undo and redo would do in a scope; undefined where there is nothing. The adding of a piece is not undone. */
-const canUndo = (e: Edit): boolean => !e.undone && !e.changes.every((c) => c.table === 'pieces' && !c.before);
+const canUndo = (e: Edit): boolean => !e.undone && !e.changes.every((c) => c.table === 'pieces' && 'before' in c && !c.before);
 
 /** The oldest edit that was taken back: what is done again first. */
 async function oldestUndone(scope: string): Promise<Edit | undefined> {
@@ -144,20 +208,21 @@ export function undoable(scope: string): Promise<{ undo?: string; redo?: string 
   });
 }
 
+/** Takes back the newest edit of a scope: what it changed, and nothing that was changed beside it. */
 export function undo(scope: string): Promise<void> {
   return inOne(async () => {
-    const edit = await newest(scope, canUndo);
-    if (!edit) return;
-    await apply(edit.changes, 'before');
-    await db.edits.update(edit.id, { undone: 1 });
+    const last = await newest(scope, canUndo);
+    if (!last) return;
+    await put(await stepsOf(last.changes, 'back'));
+    await db.edits.update(last.id, { undone: 1 });
   });
 }
 
 export function redo(scope: string): Promise<void> {
   return inOne(async () => {
-    const edit = await oldestUndone(scope);
-    if (!edit) return;
-    await apply(edit.changes, 'after');
-    await db.edits.update(edit.id, { undone: 0 });
+    const next = await oldestUndone(scope);
+    if (!next) return;
+    await put(await stepsOf(next.changes, 'forth'));
+    await db.edits.update(next.id, { undone: 0 });
   });
 }

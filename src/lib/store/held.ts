@@ -1,5 +1,5 @@
 import { namedBy, type Colourant, type Piece, type Resin, type Slope, type Stock } from '#core/document';
-import { db, kept, type Change } from './db';
+import { db, type Change } from './db';
 
 type Material = 'resins' | 'colourants';
 type Naming = Piece | Slope | Stock;
@@ -7,17 +7,29 @@ type Naming = Piece | Slope | Stock;
 const words: Record<Material, string> = { resins: 'resin', colourants: 'colourant' };
 const called = (thing: Naming): string => ('name' in thing ? thing.name : 'a container');
 
-/** Looks for a resin or a colourant that was on the shelf once: in what was edited, in what pours were planned from, in the studio before. */
+/** One thing of an edit: as it was, and as it is left. */
+interface Step {
+  table: string;
+  id: string;
+  before: object | null;
+  after: object | null;
+}
+
+const copyIn = (table: Material, id: string) => (c: Change) => c.table === table && c.id === id && 'before' in c && (c.before ?? c.after);
+
+/** Looks for a resin or a colourant that was on the shelf once: among what was taken off, in what pours were planned from, in the studio before. */
 async function lastCopy(table: Material, id: string): Promise<Resin | Colourant | undefined> {
+  const isCopy = copyIn(table, id);
   const edit = await db.edits
     .reverse()
-    .filter((e) => e.changes.some((c) => c.table === table && c.id === id && (c.before ?? c.after)))
+    .filter((e) => e.changes.some(isCopy))
     .first();
-  const change = edit?.changes.find((c) => c.table === table && c.id === id);
-  const own = (change?.before ?? change?.after) as Resin | Colourant | null | undefined;
-  if (own) return own;
-  const pour = await db.pours.filter((p) => p.planned[table].some((row) => row.id === id)).first();
-  return pour?.planned[table].find((row) => row.id === id) ?? (await kept('before'))?.[table].find((row) => row.id === id);
+  const change = edit?.changes.find(isCopy);
+  if (change && 'before' in change) return (change.before ?? change.after) as Resin | Colourant;
+  const inSnapshots = (await db.snapshots.toArray())
+    .flatMap(({ value }) => (Array.isArray(value) ? (value as (Resin | Colourant)[]) : []))
+    .find((row) => row.id === id && (table === 'resins') === 'gelMin' in row);
+  return inSnapshots ?? ((await db.before.get([table, id]))?.row as Resin | Colourant | undefined);
 }
 
 /**
@@ -25,11 +37,10 @@ async function lastCopy(table: Material, id: string): Promise<Resin | Colourant 
  * that something still names does not go. Within the transaction of the edit, which it undoes by throwing.
  * @throws Error that says by name what is missing or still used
  */
-export async function holdReferences(changes: Change[], which: 'before' | 'after'): Promise<void> {
-  const naming = changes.flatMap((c): Naming[] => {
-    const row = c[which];
-    return row && (c.table === 'pieces' || c.table === 'slopes' || c.table === 'stock') ? [row as Naming] : [];
-  });
+export async function holdReferences(steps: Step[]): Promise<void> {
+  const naming = steps.flatMap(({ table, after }): Naming[] =>
+    after && (table === 'pieces' || table === 'slopes' || table === 'stock') ? [after as Naming] : [],
+  );
   for (const thing of naming)
     for (const table of ['resins', 'colourants'] as const)
       for (const id of new Set(namedBy(thing)[table])) {
@@ -39,11 +50,10 @@ export async function holdReferences(changes: Change[], which: 'before' | 'after
           throw new Error(`${called(thing)} names the ${words[table]} “${id}”, which is not on the shelf any more. Put it there first.`);
         await db.table(table).put(copy);
       }
-  for (const change of changes) {
-    if (change[which] || (change.table !== 'resins' && change.table !== 'colourants')) continue;
-    const user = await firstNaming(change.table, change.id);
-    const gone = change.before ?? change.after;
-    if (user) throw new Error(`${gone && 'name' in gone ? gone.name : 'It'} stays on the shelf: ${called(user)} uses it.`);
+  for (const { table, id, before, after } of steps) {
+    if (after || (table !== 'resins' && table !== 'colourants')) continue;
+    const user = await firstNaming(table, id);
+    if (user) throw new Error(`${before && 'name' in before ? String(before.name) : 'It'} stays on the shelf: ${called(user)} uses it.`);
   }
 }
 

@@ -1,10 +1,11 @@
 import { standIns } from '#core/craft';
 import { sortOut, type Misfit, type Rows, type Studio } from '#core/document';
-import { db, keep, type Aside, type StoredEvent } from './db';
-import { eventsByPour, withEvents } from './studio';
+import { summaryOf } from '#core/record';
+import { db, keep, type Aside, type StoredEvent, type StoredPour } from './db';
+import { eventsByPour, pourTables, snapshotValues, wholePour } from './studio';
 
 const lists = ['rooms', 'resins', 'colourants', 'pieces', 'vessels', 'stock', 'slopes'] as const;
-const stores = [...lists.map((list) => db[list]), db.pours, db.events, db.kept, db.aside];
+const stores = [...lists.map((list) => db[list]), ...pourTables, db.kept, db.aside];
 
 const called = (row: unknown): string => {
   const { name, id } = (row ?? {}) as { name?: unknown; id?: unknown };
@@ -20,6 +21,12 @@ const asideOf = ({ from, row, why, of }: Misfit): Omit<Aside, 'id'> => ({
 
 const idOf = (row: unknown): string => String((row as { id?: unknown } | null)?.id);
 
+/** A pour whole, as far as what is stored of it is one. */
+function readable(pour: StoredPour, snapshots: Parameters<typeof wholePour>[1], events: StoredEvent[]): unknown {
+  const { planned } = pour as { planned?: unknown };
+  return typeof planned === 'object' && planned !== null ? wholePour(pour, snapshots, events) : { ...pour, events };
+}
+
 /** Every row as it is stored, pours with their events, and events whose pour is gone; undefined before the first start. */
 async function readRows(): Promise<{ rows: Rows; orphans: [string, StoredEvent[]][] } | undefined> {
   const kept = new Map((await db.kept.toArray()).map(({ name, value }) => [name as string, value as unknown]));
@@ -28,7 +35,8 @@ async function readRows(): Promise<{ rows: Rows; orphans: [string, StoredEvent[]
   const pours = await db.pours.toArray();
   const events = eventsByPour(await db.events.toArray());
   if (!kept.size && !pours.length && !Object.values(tables).some((list) => list.length)) return undefined;
-  const whole = pours.map((pour) => withEvents(pour, events.get(idOf(pour)) ?? []));
+  const snapshots = snapshotValues(await db.snapshots.toArray());
+  const whole = pours.map((pour) => readable(pour, snapshots, events.get(idOf(pour)) ?? []));
   const rows = { ...tables, settings: kept.get('settings'), method: kept.get('method'), pours: whole } as Rows;
   return { rows, orphans: [...events].filter(([id]) => !pours.some((pour) => idOf(pour) === id)) };
 }
@@ -41,7 +49,12 @@ async function readRows(): Promise<{ rows: Rows; orphans: [string, StoredEvent[]
 export async function putMisfitsAside(): Promise<number> {
   // looked at without holding up those that write; only where something is wrong is it read again to be put right
   const first = await db.transaction('r', stores, readRows);
-  if (!first || (!first.orphans.length && sortOut(first.rows, standIns).sound)) return 0;
+  if (!first) return 0;
+  const sorted = sortOut(first.rows, standIns);
+  if (sorted.sound && !first.orphans.length) {
+    await summarizeAnew(sorted.studio);
+    return 0;
+  }
   return db.transaction('rw', stores, async () => {
     const found = await readRows();
     if (!found) return 0;
@@ -55,7 +68,18 @@ export async function putMisfitsAside(): Promise<number> {
       await db.events.where('pourId').equals(id).delete();
       await db.aside.add(asideOf({ from: 'events', of: id, row, why: [`Its pour, ${id}, is not in the studio.`] }) as Aside);
     }
+    await summarizeAnew(studio);
     return misfits.length + orphans.length;
+  });
+}
+
+/** What of pours is listed follows from them: where a row of it is not what it should be, it is made again. */
+async function summarizeAnew({ pours }: Studio): Promise<void> {
+  const wanted = new Map(pours.map((pour) => [pour.id, summaryOf(pour)]));
+  await db.transaction('rw', db.summaries, async () => {
+    const listed = new Map((await db.summaries.toArray()).map((s) => [s.id, s]));
+    await db.summaries.bulkDelete([...listed.keys()].filter((id) => !wanted.has(id)));
+    await db.summaries.bulkPut([...wanted.values()].filter((s) => JSON.stringify(s) !== JSON.stringify(listed.get(s.id))));
   });
 }
 

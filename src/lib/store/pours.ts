@@ -1,8 +1,8 @@
 import type { Piece, Planned, Pour, PourEvent, PouredCoats, Told, Verdict } from '#core/document';
-import { stands, timesOf } from '#core/record';
+import { stands, summaryOf, type PourSummary } from '#core/record';
 import { benchClock } from './clock';
 import { db } from './db';
-import { readPour, readPours } from './studio';
+import { pourTables, putPour, readPour, summarize } from './studio';
 
 /** An event without the number and the moment the store gives it. */
 export type Happening = PourEvent extends infer E ? (E extends PourEvent ? Omit<E, 'seq' | 'at'> : never) : never;
@@ -20,18 +20,14 @@ const lays = (pour: Pick<Pour, 'of'>, of: PouredCoats[]): boolean =>
   pour.of.some((o) => of.some((p) => p.pieceId === o.pieceId && p.coatIds.some((id) => o.coatIds.includes(id))));
 
 /** Pours that were begun and neither ended nor given up. */
-const underWay = async (): Promise<Pour[]> =>
-  (await readPours()).filter((pour) => {
-    const { done, abandoned } = timesOf(pour);
-    return done === undefined && !abandoned;
-  });
+const underWay = (): Promise<PourSummary[]> => db.summaries.filter(({ done, abandoned }) => done === undefined && !abandoned).toArray();
 
 /**
  * Starts a pour; gives back its id, or that of the one that already lays these coats. All it needs is stored with it, so
  * that no later edit or version changes the record.
  */
 export function startPour({ of, planned, told, roomC }: Starting): Promise<string> {
-  return db.transaction('rw', [db.pours, db.pieces, db.events], async () => {
+  return db.transaction('rw', [...pourTables, db.pieces], async () => {
     const running = await underWay();
     const same = running.find((pour) => lays(pour, of));
     if (same) return same.id;
@@ -39,7 +35,7 @@ export function startPour({ of, planned, told, roomC }: Starting): Promise<strin
     const now = new Date(benchClock.now());
     let id = `pour-${now.getTime().toString(36)}`;
     while (await db.pours.get(id)) id += 'x';
-    await db.pours.add({ id, of, planned, told, startedAt: now.toISOString(), roomC });
+    await putPour({ id, of, planned, told, startedAt: now.toISOString(), roomC, events: [] });
     // the planned moment has come; it would stand on the tide line twice
     for (const { pieceId } of of) {
       const piece = await db.pieces.get(pieceId);
@@ -55,7 +51,9 @@ async function add(pourId: string, happening: Happening): Promise<void> {
     throw new Error('This pour is not in the studio any more: another window has put another studio in its place. Nothing was recorded.');
   const seq = (pour.events.at(-1)?.seq ?? 0) + 1;
   const event = { ...happening, seq, at: new Date(benchClock.now()).toISOString() } as PourEvent;
-  if (!stands(event, pour.events)) await db.events.add({ ...event, pourId });
+  if (stands(event, pour.events)) return;
+  await db.events.add({ ...event, pourId });
+  await db.summaries.put(summaryOf({ ...pour, events: [...pour.events, event] }));
 }
 
 /**
@@ -63,11 +61,13 @@ async function add(pourId: string, happening: Happening): Promise<void> {
  * disk when the promise resolves; nothing is ever changed or removed.
  */
 export const record = (pourId: string, happening: Happening): Promise<void> =>
-  db.transaction('rw', [db.events, db.pours], () => add(pourId, happening));
+  db.transaction('rw', pourTables, async () => {
+    await add(pourId, happening);
+  });
 
 /** Gives a pour up, with a reason: its pieces stand as before, with the moment they were planned for. */
 export function abandonPour(pourId: string, why: string): Promise<void> {
-  return db.transaction('rw', [db.pours, db.pieces, db.events], async () => {
+  return db.transaction('rw', [...pourTables, db.pieces], async () => {
     await add(pourId, { kind: 'abandoned', why });
     const pour = await db.pours.get(pourId);
     for (const { id, pourAt } of pour?.planned.pieces ?? []) {
@@ -78,6 +78,8 @@ export function abandonPour(pourId: string, why: string): Promise<void> {
 }
 
 /** How a finished pour came out. */
-export async function judge(pourId: string, judgement: { verdict?: Verdict; note?: string }): Promise<void> {
-  await db.pours.update(pourId, judgement);
-}
+export const judge = (pourId: string, judgement: { verdict?: Verdict; note?: string }): Promise<void> =>
+  db.transaction('rw', pourTables, async () => {
+    await db.pours.update(pourId, judgement);
+    await summarize(pourId);
+  });

@@ -1,63 +1,55 @@
 import { steady } from '#core/air';
+import type { Pour } from '#core/document';
 import type { Means } from '#core/plan';
-import { summaryOf, type PourSummary } from '#core/record';
-import { readAside } from './aside';
+import { StudioRows, type Rows } from './followed';
 import { Live } from './live.svelte';
-import { readBench, readPours } from './studio';
+import { readPours } from './studio';
 
 /**
- * What every screen reads, following what any tab stores; undefined until first read. The bench is read in one
- * transaction, so that a piece never meets the resins of another studio.
+ * What every screen reads, following what any window stores; undefined until first read. What did not change stays the same
+ * object, so that nothing that hangs on it is worked out again.
  */
 class Shared {
-  readonly #bench = new Live(readBench);
+  #rows = $state.raw<Rows>();
+  /** Begun with the first reader, and kept: a row read again would be another object. */
+  #following?: StudioRows;
   readonly #pours = new Live(readPours);
-  readonly #aside = new Live(readAside);
 
-  get settings() {
-    return this.#bench.current?.settings;
+  get #read(): Rows | undefined {
+    this.#following ??= new StudioRows((told) => (this.#rows = told));
+    return this.#rows;
   }
-  get method() {
-    return this.#bench.current?.method;
-  }
-  get resins() {
-    return this.#bench.current?.resins;
-  }
-  get colourants() {
-    return this.#bench.current?.colourants;
-  }
-  get pieces() {
-    return this.#bench.current?.pieces;
-  }
-  get vessels() {
-    return this.#bench.current?.vessels;
-  }
-  get stock() {
-    return this.#bench.current?.stock;
-  }
-  get slopes() {
-    return this.#bench.current?.slopes;
-  }
-  get rooms() {
-    return this.#bench.current?.rooms;
-  }
-  readonly summaries = $derived.by((): PourSummary[] | undefined => this.pours?.map(summaryOf));
-  get pours() {
-    return this.#pours.current;
-  }
+
+  readonly settings = $derived(this.#read?.settings);
+  readonly method = $derived(this.#read?.method);
+  readonly resins = $derived(this.#read?.resins);
+  readonly colourants = $derived(this.#read?.colourants);
+  readonly pieces = $derived(this.#read?.pieces);
+  readonly vessels = $derived(this.#read?.vessels);
+  readonly stock = $derived(this.#read?.stock);
+  readonly slopes = $derived(this.#read?.slopes);
+  readonly rooms = $derived(this.#read?.rooms);
+  /** What of each pour is listed. */
+  readonly summaries = $derived(this.#read?.summaries);
   /** What was put aside because it could not be read. */
-  get aside() {
-    return this.#aside.current;
+  readonly aside = $derived(this.#read?.aside);
+
+  /** Every pour whole, with its events: for what adds up over all of them. */
+  get pours(): Pour[] | undefined {
+    return this.#pours.current;
   }
 
   /** The room the studio works in. */
   readonly room = $derived(this.rooms?.find((room) => room.id === this.settings?.roomId) ?? this.rooms?.[0]);
+  readonly #roomC = $derived(this.room?.dayC);
+  readonly #scaleStep = $derived(this.settings?.scaleStep);
 
   /** What pieces are planned with, by day in the studio's room. */
   readonly means = $derived.by((): Means | undefined => {
-    const { resins, colourants, method, room, settings } = this;
-    return resins && colourants && method && room && settings
-      ? { resins, colourants, method, air: steady(room.dayC), scaleStep: settings.scaleStep }
+    const { resins, colourants, method } = this;
+    const [roomC, scaleStep] = [this.#roomC, this.#scaleStep];
+    return resins && colourants && method && roomC !== undefined && scaleStep !== undefined
+      ? { resins, colourants, method, air: steady(roomC), scaleStep }
       : undefined;
   });
 }

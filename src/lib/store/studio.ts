@@ -1,11 +1,11 @@
 import { vesselsOf } from '#core/craft';
 import type { Piece, Pour, PourEvent, Slope, Stock, Studio, Vessel } from '#core/document';
-import { db, keep, kept, type StoredEvent, type StoredPour } from './db';
+import { summaryOf } from '#core/record';
+import { beforeRows } from './before-rows';
+import { db, keep, kept, type Snapshot, type StoredEvent, type StoredPlanned, type StoredPour } from './db';
+import { plannedWith, storedPlanned } from './snapshots';
 
 const plainEvent = ({ pourId: _, ...event }: StoredEvent): PourEvent => event as PourEvent;
-
-/** A pour as stored, with its events. */
-export const withEvents = (pour: StoredPour, events: StoredEvent[]): Pour => ({ ...pour, events: events.map(plainEvent) });
 
 /** Stored events by the pour they belong to, in their order. */
 export function eventsByPour(events: StoredEvent[]): Map<string, StoredEvent[]> {
@@ -18,21 +18,53 @@ export function eventsByPour(events: StoredEvent[]): Map<string, StoredEvent[]> 
   return byPour;
 }
 
-/** Every pour with its events, in order of their numbers. */
+/** A pour as stored, with its snapshots and its events. */
+export const wholePour = (pour: StoredPour, snapshots: ReadonlyMap<number, Snapshot['value']>, events: StoredEvent[]): Pour => ({
+  ...pour,
+  planned: plannedWith(pour.planned, snapshots),
+  events: events.map(plainEvent),
+});
+
+export const snapshotValues = (rows: Snapshot[]): ReadonlyMap<number, Snapshot['value']> => new Map(rows.map((s) => [s.id, s.value]));
+
+/** Tables a pour stands in. */
+export const pourTables = [db.pours, db.events, db.summaries, db.snapshots];
+
+/** Every pour whole, in order of their numbers; lists make do with the summaries. */
 export async function readPours(): Promise<Pour[]> {
-  const [pours, events] = await Promise.all([db.pours.toArray(), db.events.toArray()]);
-  const byPour = eventsByPour(events);
-  return pours.map((pour) => withEvents(pour, byPour.get(pour.id) ?? []));
+  const [pours, events, snapshots] = await Promise.all([db.pours.toArray(), db.events.toArray(), db.snapshots.toArray()]);
+  const [byPour, values] = [eventsByPour(events), snapshotValues(snapshots)];
+  return pours.map((pour) => wholePour(pour, values, byPour.get(pour.id) ?? []));
 }
 
 export const readPiece = (id: string): Promise<Piece | undefined> => db.pieces.get(id);
 
 export async function readPour(id: string): Promise<Pour | undefined> {
-  const [pour, events] = await Promise.all([db.pours.get(id), db.events.where('pourId').equals(id).sortBy('seq')]);
-  return pour && withEvents(pour, events);
+  const pour = await db.pours.get(id);
+  if (!pour) return undefined;
+  const { resins, colourants, method } = pour.planned;
+  const [events, snapshots] = await Promise.all([
+    db.events.where('pourId').equals(id).sortBy('seq'),
+    db.snapshots.bulkGet([resins, colourants, method]),
+  ]);
+  return wholePour(pour, snapshotValues(snapshots.filter((s) => s !== undefined)), events);
 }
 
-const everything = [db.pieces, db.resins, db.colourants, db.rooms, db.vessels, db.stock, db.slopes, db.pours, db.events, db.kept, db.edits];
+/** Stores a pour whole, and what of it is listed. Within the caller's transaction. */
+export async function putPour({ events, planned, ...pour }: Pour): Promise<void> {
+  await db.pours.put({ ...pour, planned: await storedPlanned(db.snapshots, planned) });
+  await db.events.bulkPut(events.map((event) => ({ ...event, pourId: pour.id })));
+  await db.summaries.put(summaryOf({ ...pour, planned, events }));
+}
+
+/** Brings what of a pour is listed up to what has happened in it. Within the transaction that changed it. */
+export async function summarize(id: string): Promise<void> {
+  const pour = await readPour(id);
+  if (pour) await db.summaries.put(summaryOf(pour));
+}
+
+const benchTables = [db.pieces, db.resins, db.colourants, db.rooms, db.vessels, db.stock, db.slopes];
+const everything = [...benchTables, ...pourTables, db.kept, db.edits, db.before];
 
 /** Whether this browser has been started in before: by anything that is stored, since a row may be gone. */
 export async function isStarted(): Promise<boolean> {
@@ -40,36 +72,30 @@ export async function isStarted(): Promise<boolean> {
   return false;
 }
 
-/** Whether a studio that was replaced can be brought back. */
-export const hasBefore = async (): Promise<boolean> => (await db.kept.get('before')) !== undefined;
-
 /** A studio without its pours, with its shelf and its slopes. */
-export type Bench = Omit<Studio, 'pours' | 'format' | 'version'> & { vessels: Vessel[]; stock: Stock[]; slopes: Slope[] };
+export type WithoutPours = Omit<Studio, 'pours' | 'format' | 'version'> & { vessels: Vessel[]; stock: Stock[]; slopes: Slope[] };
 
-/** The studio without its pours, as it stood at one moment; undefined before the first start. */
-export function readBench(): Promise<Bench | undefined> {
-  return db.transaction('r', [db.pieces, db.resins, db.colourants, db.rooms, db.vessels, db.stock, db.slopes, db.kept], async () => {
-    const settings = await kept('settings');
-    const method = await kept('method');
-    if (!settings || !method) return undefined;
-    const [rooms, resins, colourants, pieces, vessels, stock, slopes] = await Promise.all([
-      db.rooms.toArray(),
-      db.resins.toArray(),
-      db.colourants.toArray(),
-      db.pieces.toArray(),
-      db.vessels.toArray(),
-      db.stock.toArray(),
-      db.slopes.toArray(),
-    ]);
-    return { settings, method, rooms, resins, colourants, pieces, vessels, stock, slopes };
-  });
+async function readWithoutPours(): Promise<WithoutPours | undefined> {
+  const settings = await kept('settings');
+  const method = await kept('method');
+  if (!settings || !method) return undefined;
+  const [pieces, resins, colourants, rooms, vessels, stock, slopes] = await Promise.all([
+    db.pieces.toArray(),
+    db.resins.toArray(),
+    db.colourants.toArray(),
+    db.rooms.toArray(),
+    db.vessels.toArray(),
+    db.stock.toArray(),
+    db.slopes.toArray(),
+  ]);
+  return { settings, method, rooms, resins, colourants, pieces, vessels, stock, slopes };
 }
 
-/** The whole studio as one document, or undefined before the first start. */
+/** The whole studio as one document, as it stood at one moment; undefined before the first start. */
 export function readStudio(): Promise<Studio | undefined> {
   return db.transaction('r', everything, async () => {
-    const bench = await readBench();
-    return bench && { format: 'nerite-studio', version: 2, ...bench, pours: await readPours() };
+    const studio = await readWithoutPours();
+    return studio && { format: 'nerite-studio', version: 2, ...studio, pours: await readPours() };
   });
 }
 
@@ -80,11 +106,12 @@ export function readStudio(): Promise<Studio | undefined> {
 export function replaceStudio(studio: Studio): Promise<void> {
   return db.transaction('rw', everything, async () => {
     const before = await readStudio();
+    const rows = before ? beforeRows(before) : await db.before.toArray();
     await Promise.all(everything.map((table) => table.clear()));
     await keep('settings', studio.settings);
     await keep('method', studio.method);
-    if (before) await keep('before', before);
     await Promise.all([
+      db.before.bulkPut(rows),
       db.rooms.bulkAdd(studio.rooms),
       db.resins.bulkAdd(studio.resins),
       db.colourants.bulkAdd(studio.colourants),
@@ -92,8 +119,14 @@ export function replaceStudio(studio: Studio): Promise<void> {
       db.vessels.bulkAdd(vesselsOf(studio)),
       db.stock.bulkAdd(studio.stock ?? []),
       db.slopes.bulkAdd(studio.slopes ?? []),
-      db.pours.bulkAdd(studio.pours.map(({ events: _, ...pour }) => pour)),
+    ]);
+    const known = new Map<string, number>();
+    const planned: StoredPlanned[] = [];
+    for (const pour of studio.pours) planned.push(await storedPlanned(db.snapshots, pour.planned, known));
+    await Promise.all([
+      db.pours.bulkAdd(studio.pours.map(({ events: _, ...pour }, i) => ({ ...pour, planned: planned[i]! }))),
       db.events.bulkAdd(studio.pours.flatMap((pour) => pour.events.map((event) => ({ ...event, pourId: pour.id })))),
+      db.summaries.bulkAdd(studio.pours.map(summaryOf)),
     ]);
   });
 }

@@ -2,7 +2,7 @@ import { emptyStudio } from '#core/craft';
 import { movedTo } from '#core/edit';
 import { openStudio, writeStudio, type Studio } from '#core/document';
 import { toldStudio } from '#core/pour';
-import { kept } from './db';
+import { readBefore } from './before';
 import { isStarted, readStudio, replaceStudio } from './studio';
 
 /** When the sample studio was recorded, ms since 1970; it is moved to now. */
@@ -47,7 +47,7 @@ export const bringSample = async (): Promise<void> => replaceStudio(await sample
 
 /** Puts back what stood here before the studio was last replaced. */
 export async function bringBack(): Promise<void> {
-  const before = await kept('before');
+  const before = await readBefore();
   if (before) await replaceStudio(before);
 }
 

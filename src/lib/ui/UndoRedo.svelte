@@ -1,11 +1,11 @@
 <script lang="ts">
   import { tinykeys } from 'tinykeys';
-  import { redo, undo, undoable, type SHELF, type SLOPES } from '$lib/store/edits';
+  import { redo, undo, undoable, type Scope } from '$lib/store/edits';
   import { Live } from '$lib/store/live.svelte';
   import { attempt } from './attempt';
 
   /** Undo and redo of what is not of one piece, by button and by key. */
-  let { scope }: { scope: typeof SHELF | typeof SLOPES } = $props();
+  let { scope }: { scope: Scope } = $props();
 
   const steps = new Live(() => undoable(scope));
   const typing = (event: KeyboardEvent): boolean =>

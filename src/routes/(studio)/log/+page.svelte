@@ -1,18 +1,8 @@
 <script lang="ts">
-  import { timesOf, toldOf } from '#core/record';
   import { shared } from '$lib/store/shared.svelte';
   import { clockTime, weekday, dayMonth } from '$lib/ui/clock.svelte';
 
-  const lines = $derived(
-    shared.pours
-      ?.map((pour) => ({
-        pour,
-        ...timesOf(pour),
-        name: pour.planned.pieces.map((p) => p.name).join(', '),
-        coats: toldOf(pour).coats.map((c) => c.name),
-      }))
-      .sort((a, b) => b.started - a.started),
-  );
+  const lines = $derived(shared.summaries && [...shared.summaries].sort((a, b) => b.started - a.started));
 </script>
 
 <svelte:head><title>Log · Nerite</title></svelte:head>
@@ -21,23 +11,22 @@
   <h1 class="text-[28px]">Log</h1>
   {#if lines?.length}
     <ul class="sheet divide-y divide-rule">
-      {#each lines as { pour, name, started, coats, done, abandoned } (pour.id)}
+      {#each lines as { id, pieces, started, coats, done, abandoned, verdict, note } (id)}
         <li>
           <a
-            href={done === undefined && !abandoned ? `/pour/${pour.id}` : `/log/${pour.id}`}
+            href={done === undefined && !abandoned ? `/pour/${id}` : `/log/${id}`}
             class="grid gap-x-5 px-4 py-2.5 hover:bg-paper sm:grid-cols-[150px_minmax(0,1fr)_minmax(0,1.4fr)]"
           >
             <span class="text-soft">{weekday(started).split(' ')[0]} {dayMonth(started)}, {clockTime(started)}</span>
             <span
-              ><span class="font-serif text-[18px]">{name}</span><span class="block text-[13px] text-soft"
+              ><span class="font-serif text-[18px]">{pieces.join(', ')}</span><span class="block text-[13px] text-soft"
                 >{coats.join(', ').toLowerCase()}</span
               ></span
             >
             <span
               >{#if abandoned}<b>abandoned</b> <i class="block font-serif text-[16px]">{abandoned.why}</i>{:else if done === undefined}<b
                   class="text-buoy">Pouring now</b
-                >{:else}<b>{pour.verdict ?? 'not judged yet'}</b>{/if}{#if pour.note}<i class="block font-serif text-[16px]">{pour.note}</i
-                >{/if}</span
+                >{:else}<b>{verdict ?? 'not judged yet'}</b>{/if}{#if note}<i class="block font-serif text-[16px]">{note}</i>{/if}</span
             >
           </a>
         </li>

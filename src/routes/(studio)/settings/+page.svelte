@@ -15,7 +15,7 @@
     writeVolume,
     type Reading,
   } from '#core/units';
-  import { changeMethod, changeRoom, changeSettings } from '$lib/store/settings';
+  import { changeMethod, changeRoom, changeSettings } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import Choice from '$lib/ui/Choice.svelte';

@@ -2,7 +2,7 @@
   import { dryingOf } from '#core/craft';
   import { limits, type Drying, type Method } from '#core/document';
   import { duration, readWithin, writeHours } from '#core/units';
-  import { changeMethod } from '$lib/store/settings';
+  import { changeMethod } from '$lib/store/edits';
   import { attempt } from '$lib/ui/attempt';
   import LiveField from '$lib/ui/LiveField.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';

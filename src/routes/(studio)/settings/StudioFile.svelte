@@ -1,8 +1,7 @@
 <script lang="ts">
   import { writeProblem, type Problem, type Studio } from '#core/document';
-  import { timesOf } from '#core/record';
   import { writeShare } from '#core/units';
-  import { hasBefore } from '$lib/store/studio';
+  import { hasBefore } from '$lib/store/before';
   import { Live } from '$lib/store/live.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import { readStudioFile, type Reading } from '$lib/work/studio';
@@ -16,9 +15,9 @@
   /** The studio as a file, out and in; starting over; and the way back. Nothing is replaced before it is asked. */
   const transfer = () => import('$lib/store/transfer');
   const before = new Live(hasBefore);
-  const counts = $derived(`${shared.pieces?.length ?? 0} pieces and ${shared.pours?.length ?? 0} pours`);
+  const counts = $derived(`${shared.pieces?.length ?? 0} pieces and ${shared.summaries?.length ?? 0} pours`);
   /** Pours that are under way, in this window or another. */
-  const open = $derived((shared.pours ?? []).filter((p) => ((t) => t.done === undefined && t.abandoned === undefined)(timesOf(p))));
+  const open = $derived((shared.summaries ?? []).filter((p) => p.done === undefined && !p.abandoned));
 
   type Asked = 'import' | 'empty' | 'sample' | 'back';
   let asked = $state<Asked>('empty');
@@ -127,8 +126,8 @@
 <Confirm bind:open={asking} {...questions[asked]} onconfirm={replace}>
   {#if asked === 'import' && incoming}{fileName} holds {incoming.pieces.length} pieces and {incoming.pours.length} pours.{/if}
   {#if open.length}<b class="text-ink"
-      >{open.map((p) => p.planned?.pieces?.map((piece) => piece?.name).join(', ')).join('; ')} is being poured now: its record goes aside with
-      the rest, and can no longer be added to.</b
+      >{open.map((p) => p.pieces.join(', ')).join('; ')} is being poured now: its record goes aside with the rest, and can no longer be added
+      to.</b
     >{/if}
   The {counts} here now are put aside, and can be brought back until the studio is replaced again.
 </Confirm>

@@ -6,7 +6,7 @@
   import { quoteOf, shelfOf } from '#core/stock';
   import { bare, duration, fraction, plain, readWithin, writeDuration, writeShare, type Range, type Reading } from '#core/units';
   import { planner, zone } from '$lib/planner';
-  import { changeSettings } from '$lib/store/settings';
+  import { changeSettings } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import LiveField from '$lib/ui/LiveField.svelte';
