@@ -15,12 +15,13 @@
     writeVolume,
     type Reading,
   } from '#core/units';
-  import { changeMethod, changeRoom, changeSettings } from '$lib/store/edits';
+  import { changeMethod, changeRoom, changeSettings, SETTINGS } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import Choice from '$lib/ui/Choice.svelte';
   import SchoolField from '$lib/ui/SchoolField.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
+  import UndoRedo from '$lib/ui/UndoRedo.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import Preparation from './Preparation.svelte';
   import PutAside from './PutAside.svelte';
@@ -112,7 +113,10 @@
 <svelte:head><title>Settings · Nerite</title></svelte:head>
 
 <main class="flex flex-col gap-3 p-4">
-  <h1 class="text-[28px]">Settings</h1>
+  <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
+    <h1 class="text-[28px]">Settings</h1>
+    <div class="ml-auto flex gap-2"><UndoRedo scope={SETTINGS} /></div>
+  </div>
   <div class="grid items-start gap-3 lg:grid-cols-2">
     <div class="flex flex-col gap-3">
       {#if settings}

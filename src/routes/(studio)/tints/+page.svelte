@@ -7,7 +7,7 @@
   import Tabs from '$lib/ui/Tabs.svelte';
   import Kept from '$lib/ui/Kept.svelte';
   import UndoRedo from '$lib/ui/UndoRedo.svelte';
-  import { SlopeBench, usesOf, worked } from './bench.svelte';
+  import { SlopeDraft, usesOf, worked } from './slope.svelte';
   import Build from './Build.svelte';
   import MadeFrom from './MadeFrom.svelte';
   import Shape from './Shape.svelte';
@@ -23,8 +23,8 @@
     (shared.pieces ?? []).filter((p) => p.coats.some((c) => c.kind === 'sea' && c.slopeId === slope)).length;
   const first = $derived(slopes?.find((s) => s.id === asked) ?? [...(slopes ?? [])].sort((a, b) => used(b.id) - used(a.id))[0]);
   const id = $derived(first?.id ?? '');
-  const bench = $derived(new SlopeBench(id));
-  const work = $derived(bench.work);
+  const draft = $derived(new SlopeDraft(id));
+  const work = $derived(draft.work);
   const uses = $derived(work && shared.pieces ? usesOf(work, shared.pieces) : []);
   const beside = $derived(slopes?.find((s) => s.id === page.url.searchParams.get('beside') && s.id !== id));
   const besideWork = $derived(beside && worked(beside));
@@ -41,7 +41,7 @@
     goto(`/tints?slope=${slope}${with_ ? `&beside=${with_}` : ''}`, { replaceState: true, noScroll: true, keepFocus: true });
   function rename(event: Event & { currentTarget: HTMLInputElement }) {
     const name = event.currentTarget.value.trim().slice(0, 80);
-    if (name && name !== work?.slope.name) void bench.commit('Rename the slope', (s) => ({ ...s, name }));
+    if (name && name !== work?.slope.name) void draft.commit('Rename the slope', (s) => ({ ...s, name }));
     else event.currentTarget.value = work?.slope.name ?? '';
   }
   const counted = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight'];
@@ -72,9 +72,9 @@
       </div>
     {/if}
     <div class="ml-auto flex flex-wrap items-center gap-2">
-      <Kept keeping={bench.keeping} />
+      <Kept keeping={draft.keeping} />
       <UndoRedo scope={SLOPES} />
-      <SlopeMenu bind:this={menu} {bench} {work} />
+      <SlopeMenu bind:this={menu} {draft} {work} />
       <a class="button" href="/tints/match{id ? `?slope=${id}` : ''}">Match a photo</a>
       <a class="button" href="/tints/measure">Measure a pigment</a>
       {#if work}<button type="button" class="button button-main" onclick={() => (using = true)}>Use on a coat</button>{/if}
@@ -109,11 +109,11 @@
                 </section>
               {/each}
             </div>
-          {:else}<SlopeView {work} {uses} {bench} />{/if}
+          {:else}<SlopeView {work} {uses} {draft} />{/if}
         </Sheet>
         <div class="flex min-h-0 flex-col gap-3">
-          <MadeFrom {bench} {work} />
-          <Shape {bench} {work} />
+          <MadeFrom {draft} {work} />
+          <Shape {draft} {work} />
           <Build {work} {uses} />
         </div>
       </div>

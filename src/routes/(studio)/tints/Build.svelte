@@ -6,7 +6,7 @@
   import { writeDose } from '#core/pour';
   import Scrolled from '$lib/ui/Scrolled.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
-  import type { Use, Worked } from './bench.svelte';
+  import type { Use, Worked } from './slope.svelte';
   import { stopWords } from './words';
 
   /** The slope out of one cup: upward from the palest by drops, or downward from the deepest with clear or with white. */

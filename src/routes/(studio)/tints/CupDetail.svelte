@@ -6,10 +6,10 @@
   import { shared } from '$lib/store/shared.svelte';
   import { writeDose } from '#core/pour';
   import LiveField from '$lib/ui/LiveField.svelte';
-  import type { MadeCup, SlopeBench, Worked } from './bench.svelte';
+  import type { MadeCup, SlopeDraft, Worked } from './slope.svelte';
 
   /** The chosen cup: its name and amount, what goes into it, whether it is kept as it is, and its neighbours. */
-  let { bench, work, cup, onpick }: { bench: SlopeBench; work: Worked; cup: MadeCup; onpick: (cupId: string) => void } = $props();
+  let { draft, work, cup, onpick }: { draft: SlopeDraft; work: Worked; cup: MadeCup; onpick: (cupId: string) => void } = $props();
 
   const unit = $derived(shared.settings!.volume);
   const at = $derived(work.slope.cups.findIndex((c) => c.id === cup.cup.id));
@@ -25,7 +25,7 @@
   function rename(event: Event & { currentTarget: HTMLInputElement }) {
     const name = event.currentTarget.value.trim().slice(0, 80);
     if (name && name !== cup.cup.name)
-      void bench.commit(
+      void draft.commit(
         `Rename ${cup.cup.name}`,
         withCup(cup.cup.id, (c) => ({ ...c, name })),
       );
@@ -34,19 +34,19 @@
   function lock() {
     const { id, name, recipe: locked } = cup.cup;
     const recipe = $state.snapshot(cup.recipe);
-    void bench.commit(
+    void draft.commit(
       locked ? `Let ${name} follow the slope` : `Keep ${name} as it is`,
       withCup(id, ({ recipe: _, ...c }) => (locked ? c : { ...c, recipe })),
     );
   }
   async function insert(before: number) {
-    await bench.commit('Put a cup in', (slope) => withCupInserted(slope, before));
-    const added = bench.slope?.cups[before];
+    await draft.commit('Put a cup in', (slope) => withCupInserted(slope, before));
+    const added = draft.current?.cups[before];
     if (added) onpick(added.id);
   }
   function remove() {
     const { id, name } = cup.cup;
-    void bench.commit(`Take ${name} out`, (slope) => withoutCup(slope, id));
+    void draft.commit(`Take ${name} out`, (slope) => withoutCup(slope, id));
     onpick(work.slope.cups[at === 0 ? 1 : at - 1]!.id);
   }
   const full = $derived(work.slope.cups.length >= limits.slopeCups.max);
@@ -64,7 +64,7 @@
     shows={writeVolume(cup.cup.ml, unit)}
     read={(t) => readWithin(volume, t, { min: 0.1, max: limits.vessel.max }, 'A cup', (v) => writeVolume(v, unit), unit)}
     commit={(ml) =>
-      bench.commit(
+      draft.commit(
         `Change the amount of ${cup.cup.name}`,
         withCup(cup.cup.id, (c) => ({ ...c, ml })),
       )}

@@ -2,7 +2,7 @@
   import { cupFill } from '#core/cure';
   import { hexOf, recipeSeen, type Rgb } from '#core/tint';
   import { writeDose } from '#core/pour';
-  import type { MadeCup, Worked } from './bench.svelte';
+  import type { MadeCup, Worked } from './slope.svelte';
 
   /** Each cup as deep as it is filled, with a smear up its wall: bulk and film of the same tint. */
   interface Props {

@@ -3,19 +3,19 @@
   import { groundNamed, hexOf, recipeSeen, seenColour, stackOver, recipeLayer, type Rgb } from '#core/tint';
   import { film as filmQuantity, plain, readWithin } from '#core/units';
   import LiveField from '$lib/ui/LiveField.svelte';
-  import type { MadeCup, SlopeBench, Worked } from './bench.svelte';
+  import type { MadeCup, SlopeDraft, Worked } from './slope.svelte';
 
   /** The slope in its film over each ground: what the same drops become on another board. */
   interface Props {
     work: Worked;
     cups: MadeCup[];
     /** To change its film and its ground with; a slope beside another is only looked at. */
-    bench?: SlopeBench | undefined;
+    draft?: SlopeDraft | undefined;
     /** What the coat it is used on really lies over, for each cup; undefined where no model knows it. */
     below?: { name: string; grounds: (Rgb | undefined)[] } | undefined;
     picked: string;
   }
-  let { work, cups, bench, below, picked }: Props = $props();
+  let { work, cups, draft, below, picked }: Props = $props();
 
   const mm = (v: number): string => `${plain(v, 2)} mm`;
   const film = (cup: MadeCup, ground: Rgb): Rgb => recipeSeen(cup.made.recipe, work.means.colourants, work.slope.film, ground);
@@ -40,7 +40,7 @@
 </script>
 
 <div class="-mb-1 flex flex-wrap items-center gap-x-3 gap-y-1 text-[13px] text-soft">
-  {#if bench}
+  {#if draft}
     <LiveField
       narrow
       tight
@@ -48,7 +48,7 @@
       value={work.slope.film}
       shows={mm(work.slope.film)}
       read={(t) => readWithin(filmQuantity, t, limits.film, 'A film', mm, 'mm')}
-      commit={(v) => bench.commit('Change the film', (s) => ({ ...s, film: v }))}
+      commit={(v) => draft.commit('Change the film', (s) => ({ ...s, film: v }))}
     />
     <label class="flex items-center gap-2"
       >made even over<select
@@ -56,7 +56,7 @@
         value={work.slope.ground}
         onchange={(e) => {
           const ground = e.currentTarget.value as SlopeGround;
-          void bench.commit('Change the ground', (s) => ({ ...s, ground }));
+          void draft.commit('Change the ground', (s) => ({ ...s, ground }));
         }}
         >{#each slopeGrounds as ground (ground)}<option>{ground}</option>{/each}</select
       ></label

@@ -8,10 +8,10 @@
   import LoadBar from '$lib/ui/LoadBar.svelte';
   import Scrolled from '$lib/ui/Scrolled.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
-  import type { SlopeBench, Worked } from './bench.svelte';
+  import type { SlopeDraft, Worked } from './slope.svelte';
 
   /** The colourants of a slope, by parts: those of the deep end, and those it runs toward at the shore. */
-  let { bench, work }: { bench: SlopeBench; work: Worked } = $props();
+  let { draft, work }: { draft: SlopeDraft; work: Worked } = $props();
 
   const slope = $derived(work.slope);
   const used = $derived(work.means.colourants.filter((c) => [...slope.deep, ...slope.toward].some((s) => s.colourantId === c.id)));
@@ -32,7 +32,7 @@
   let typed = $state<Record<string, string>>({});
   function setParts(end: 'deep' | 'toward', id: string, name: string, parts: number) {
     const key = `${end} ${id}`;
-    void bench
+    void draft
       .commit(`Change ${name} ${end === 'deep' ? 'in the deep' : 'at the shore'}`, (s) => {
         const kept = s[end].some((x) => x.colourantId === id);
         const shares = kept ? s[end].map((x) => (x.colourantId === id ? { ...x, parts } : x)) : [...s[end], { colourantId: id, parts }];
@@ -42,7 +42,7 @@
         if (stored) delete typed[key];
       });
   }
-  const add = (id: string) => bench.commit('Add a colourant', (s) => ({ ...s, deep: [...s.deep, { colourantId: id, parts: 1 }] }));
+  const add = (id: string) => draft.commit('Add a colourant', (s) => ({ ...s, deep: [...s.deep, { colourantId: id, parts: 1 }] }));
 </script>
 
 <Sheet title="Made from" class="max-h-64 shrink-0">
@@ -114,7 +114,7 @@
             value={slope.resinId}
             onchange={(e) => {
               const resinId = e.currentTarget.value;
-              void bench.commit('Change the resin', (s) => ({ ...s, resinId }));
+              void draft.commit('Change the resin', (s) => ({ ...s, resinId }));
             }}
             >{#each shared.resins ?? [] as r (r.id)}<option value={r.id}>{r.name}</option>{/each}</select
           >

@@ -3,11 +3,11 @@
   import { withCupCount } from '#core/edit';
   import { bare, plain, readWithin, type Reading } from '#core/units';
   import Sheet from '$lib/ui/Sheet.svelte';
-  import type { SlopeBench, Worked } from './bench.svelte';
+  import type { SlopeDraft, Worked } from './slope.svelte';
   import SliderField from './SliderField.svelte';
 
   /** How many cups, from how pale to how deep, and how far the hue turns. */
-  let { bench, work }: { bench: SlopeBench; work: Worked } = $props();
+  let { draft, work }: { draft: SlopeDraft; work: Worked } = $props();
 
   const slope = $derived(work.slope);
   const lightness = { ...bare, name: 'lightness', example: '0.6' };
@@ -18,8 +18,8 @@
   const degrees = (v: number): string => `${plain(v, 1)}°`;
   const light = (v: number): string => plain(v, 3);
 
-  const set = (label: string, part: Partial<Slope>, mark?: string) => bench.commit(label, (s) => ({ ...s, ...part }), mark);
-  const show = (part: Partial<Slope>) => bench.preview((s) => ({ ...s, ...part }));
+  const set = (label: string, part: Partial<Slope>, mark?: string) => draft.commit(label, (s) => ({ ...s, ...part }), mark);
+  const show = (part: Partial<Slope>) => draft.preview((s) => ({ ...s, ...part }));
 
   const readPalest = (text: string): Reading => {
     const reading = readWithin(lightness, text, limits.lightness, 'A lightness', light);
@@ -56,8 +56,8 @@
       step={1}
       shows={String(slope.cups.length)}
       read={readCups}
-      preview={(n) => bench.preview((s) => withCupCount(s, n))}
-      commit={(n) => bench.commit(`Make it ${n} cups`, (s) => withCupCount(s, n))}
+      preview={(n) => draft.preview((s) => withCupCount(s, n))}
+      commit={(n) => draft.commit(`Make it ${n} cups`, (s) => withCupCount(s, n))}
     />
     <SliderField
       label="Palest"

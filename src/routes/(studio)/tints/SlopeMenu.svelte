@@ -9,10 +9,10 @@
   import { attempt } from '$lib/ui/attempt';
   import { said } from '$lib/ui/said.svelte';
   import { savedAs } from '$lib/ui/saved';
-  import { worked, type SlopeBench, type Worked } from './bench.svelte';
+  import { worked, type SlopeDraft, type Worked } from './slope.svelte';
 
   /** What is done with slopes as a whole: new, twice, turned round, out as a file, in again, taken off. */
-  let { bench, work }: { bench: SlopeBench; work: Worked | undefined } = $props();
+  let { draft, work }: { draft: SlopeDraft; work: Worked | undefined } = $props();
 
   let file = $state<HTMLInputElement>();
   const slopes = $derived(shared.slopes ?? []);
@@ -39,7 +39,7 @@
   const twice = (w: Worked) =>
     put(`Copy ${w.slope.name}`, [{ ...w.slope, id: freeId('slope', slopes), name: `${w.slope.name}, again`.slice(0, 80) }]);
   const reverse = (w: Worked) =>
-    bench.commit(w.slope.palestFirst ? 'Lay the deepest first' : 'Lay the palest first', ({ palestFirst, ...s }) =>
+    draft.commit(w.slope.palestFirst ? 'Lay the deepest first' : 'Lay the palest first', ({ palestFirst, ...s }) =>
       palestFirst ? s : { ...s, palestFirst: true },
     );
   async function remove(w: Worked) {

@@ -4,7 +4,7 @@
   import { plain } from '#core/units';
   import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
-  import type { SlopeBench, Use, Worked } from './bench.svelte';
+  import type { SlopeDraft, Use, Worked } from './slope.svelte';
   import CupDetail from './CupDetail.svelte';
   import CupRow from './CupRow.svelte';
   import Films from './Films.svelte';
@@ -16,9 +16,9 @@
     work: Worked;
     uses: Use[];
     /** To edit it with; a slope beside another is only looked at. */
-    bench?: SlopeBench;
+    draft?: SlopeDraft;
   }
-  let { work, uses, bench }: Props = $props();
+  let { work, uses, draft }: Props = $props();
 
   let chosen = $state('');
   const cups = $derived(work.slope.palestFirst ? [...work.cups].reverse() : work.cups);
@@ -42,7 +42,7 @@
   const nearest = () => {
     const [deep, shore] = [work.cups[0]!.lightness, work.cups.at(-1)!.lightness];
     const floor = (v: number) => Math.floor(v * 1000) / 1000;
-    void bench?.commit('Take the nearest ends', (s) => ({
+    void draft?.commit('Take the nearest ends', (s) => ({
       ...s,
       deepest: Math.ceil(deep * 1000) / 1000,
       palest: Math.max(floor(shore), deep + 0.02),
@@ -51,8 +51,8 @@
 </script>
 
 <div class="flex min-h-0 grow flex-col gap-1.5 overflow-y-auto px-3 py-1.5">
-  <CupRow {work} {cups} picked={bench ? picked.cup.id : ''} onpick={(id) => (chosen = id)} />
-  {#if bench}<CupDetail {bench} {work} cup={picked} onpick={(id) => (chosen = id)} />{/if}
+  <CupRow {work} {cups} picked={draft ? picked.cup.id : ''} onpick={(id) => (chosen = id)} />
+  {#if draft}<CupDetail {draft} {work} cup={picked} onpick={(id) => (chosen = id)} />{/if}
   {#if astray.length}
     <div class="flex flex-wrap items-center gap-x-3 gap-y-1 bg-warnground px-3 py-1.5 text-[13px] text-[#4a3100]" role="status">
       <p class="min-w-0 flex-1 basis-80">
@@ -60,9 +60,9 @@
             ><b>{c.cup.name}</b> was to be {plain(c.wanted, 3)} and comes to {plain(c.lightness, 3)}: {stopWords[c.stops!]}.</span
           >{/each}What is shown is the nearest.
       </p>
-      {#if bench}<button type="button" class="chip bg-paper" onclick={nearest}>Take the nearest ends</button>{/if}
+      {#if draft}<button type="button" class="chip bg-paper" onclick={nearest}>Take the nearest ends</button>{/if}
     </div>
   {/if}
-  <Films {work} {cups} {bench} {below} picked={bench ? picked.cup.id : ''} />
+  <Films {work} {cups} {draft} {below} picked={draft ? picked.cup.id : ''} />
   <Steps {cups} />
 </div>

@@ -2,7 +2,7 @@
   import { hexOf, lightness, stepsOf } from '#core/tint';
   import { fixed, plain } from '#core/units';
   import LineChart from '$lib/ui/LineChart.svelte';
-  import type { MadeCup } from './bench.svelte';
+  import type { MadeCup } from './slope.svelte';
 
   /** Lightness from cup to cup, as asked and as whole drops make it; an even stair reads as one slope, a tall step as a line. */
   let { cups }: { cups: MadeCup[] } = $props();

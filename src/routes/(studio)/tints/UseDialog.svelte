@@ -6,7 +6,7 @@
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import { said } from '$lib/ui/said.svelte';
-  import { tintsOfSlope, usesOf, type Worked } from './bench.svelte';
+  import { tintsOfSlope, usesOf, type Worked } from './slope.svelte';
 
   /** Puts the tints of a slope on sea coats that have as many parts. */
   let { open = $bindable(), work }: { open: boolean; work: Worked } = $props();

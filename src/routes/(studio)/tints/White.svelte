@@ -7,7 +7,7 @@
   import { shared } from '$lib/store/shared.svelte';
   import LineChart from '$lib/ui/LineChart.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
-  import type { Worked } from './bench.svelte';
+  import type { Worked } from './slope.svelte';
 
   /** When a white is opaque enough: contrast left over dark and pale, by film and load, and what a dipped stick says of it. */
   let { work }: { work: Worked } = $props();

@@ -6,31 +6,16 @@ import { editPiece, redo, undo, undoable } from '$lib/store/edits';
 import { Live } from '$lib/store/live.svelte';
 import { shared } from '$lib/store/shared.svelte';
 import { attempt } from '$lib/ui/attempt';
-import { said } from '$lib/ui/said.svelte';
+import { Draft, type ChangeOf } from '$lib/ui/draft.svelte';
 import { tangledSays } from './tangled';
 
-type Change = (piece: Piece) => Piece;
-
-/**
- * One piece being edited: what is stored, with a draft over it while something is dragged or on its way to the disk.
- * An edit that could not be stored stays in the draft and goes along with the next one.
- */
+/** One piece being edited, with its plan. A change after which its board cannot be cut is not taken. */
 export class PieceEditor {
   readonly id: string;
   readonly #undoable: Live<{ undo?: string; redo?: string }>;
-  #draft = $state.raw<Piece>();
-  /** What was stored when the draft was last sent; the draft shows until something newer is read. */
-  #base = $state.raw<Piece>();
-  #pending = $state(0);
-  #dragging = $state(false);
-  #unsaved = $state.raw<Change[]>([]);
+  readonly #draft: Draft<Piece>;
 
-  readonly #stored = $derived.by(() => shared.pieces?.find((piece) => piece.id === this.id));
-
-  readonly piece = $derived.by(() => {
-    const stored = this.#stored;
-    return this.#draft && (this.#dragging || this.#pending > 0 || stored === this.#base) ? this.#draft : stored;
-  });
+  readonly piece = $derived.by(() => this.#draft.current);
   readonly #planned = $derived(this.#planOf(this.piece));
   /** The last plan that could be made: it stays on show while a curve is dragged through a tangle. */
   #good: PiecePlan | undefined;
@@ -44,11 +29,19 @@ export class PieceEditor {
   constructor(id: string) {
     this.id = id;
     this.#undoable = new Live(() => undoable(id));
+    this.#draft = new Draft<Piece>({
+      stored: () => shared.pieces?.find((piece) => piece.id === id),
+      store: (label, change, mark) => editPiece(id, label, change, mark),
+      refuses: (changed) => {
+        const planned = this.#planOf(changed);
+        return planned instanceof CutError ? tangledSays(changed, planned) : undefined;
+      },
+    });
   }
 
   #planOf(piece: Piece | undefined): PiecePlan | CutError | undefined {
     const { means } = shared;
-    // another tab may have put another studio in the place of this one while something was dragged
+    // another window may have put another studio in the place of this one while something was dragged
     const known = means && piece?.coats.every((coat) => means.resins.some((resin) => resin.id === coat.resinId));
     if (!piece || !known) return undefined;
     try {
@@ -61,7 +54,7 @@ export class PieceEditor {
 
   /** Whether an edit is shown that is not on the disk yet. */
   get keeping(): boolean {
-    return this.#pending > 0 || this.#unsaved.length > 0;
+    return this.#draft.keeping;
   }
 
   get undoable(): { undo?: string; redo?: string } {
@@ -69,46 +62,22 @@ export class PieceEditor {
   }
 
   /** Shows a change without storing it, as in a drag. */
-  preview(change: Change): void {
-    const piece = this.piece;
-    if (!piece) return;
-    if (!this.#dragging) this.#base = this.#stored;
-    this.#dragging = true;
-    this.#draft = change(piece);
+  preview(change: ChangeOf<Piece>): void {
+    this.#draft.preview(change);
   }
 
   /** Forgets what was previewed. */
   drop(): void {
-    this.#dragging = false;
-    this.#draft = undefined;
+    this.#draft.drop();
   }
 
-  /**
-   * Stores a change. One after which the board cannot be cut is not taken: the drawing goes back to where it was.
-   * @param mark joins quick edits of the same thing into one for undo
-   */
-  async commit(label: string, change: Change, mark?: string): Promise<void> {
-    const piece = this.piece;
-    if (!piece) return;
-    const changed = change(piece);
-    const planned = this.#planOf(changed);
-    if (planned instanceof CutError) {
-      this.drop();
-      return void said.failed(tangledSays(changed, planned));
-    }
-    this.#draft = changed;
-    this.#dragging = false;
-    const changes = [...this.#unsaved, change];
-    this.#pending++;
-    const stored = await attempt(() => editPiece(this.id, label, (p) => changes.reduce((q, c) => c(q), p), mark));
-    this.#unsaved = stored ? [] : changes;
-    this.#base = this.#stored;
-    this.#pending--;
+  /** Stores a change. @param mark joins quick edits of the same thing into one for undo */
+  async commit(label: string, change: ChangeOf<Piece>, mark?: string): Promise<void> {
+    await this.#draft.commit(label, change, mark);
   }
 
   async undo(): Promise<void> {
-    if (this.#unsaved.length) this.#unsaved = [];
-    else await attempt(() => undo(this.id));
+    if (!this.#draft.forget()) await attempt(() => undo(this.id));
     this.drop();
   }
 

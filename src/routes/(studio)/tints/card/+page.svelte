@@ -6,7 +6,7 @@
   import PaperPage from '$lib/ui/PaperPage.svelte';
   import PrintBar from '$lib/ui/PrintBar.svelte';
   import Scrolled from '$lib/ui/Scrolled.svelte';
-  import { worked } from '../bench.svelte';
+  import { worked } from '../slope.svelte';
   import SlopeCard from './SlopeCard.svelte';
 
   /** A slope on paper: swatches to hold beside the cups, and what to drop into each. */

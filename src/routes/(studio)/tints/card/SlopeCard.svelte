@@ -4,7 +4,7 @@
   import { fixed, plain, writeShare, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { writeDose } from '#core/pour';
-  import type { Worked } from '../bench.svelte';
+  import type { Worked } from '../slope.svelte';
 
   /** Swatches as they come over white primer and bare wood, with drops, loads and lightness of each cup. */
   let { work }: { work: Worked } = $props();

@@ -12,9 +12,9 @@ import {
   type SolvedSlope,
   type SlopeMeans,
 } from '#core/tint';
-import { editRows, SLOPES } from '$lib/store/edits';
+import { editThing, SLOPES } from '$lib/store/edits';
 import { shared } from '$lib/store/shared.svelte';
-import { attempt } from '$lib/ui/attempt';
+import { Draft } from '$lib/ui/draft.svelte';
 
 /** A cup of a slope as it will be made: its recipe in whole drops, and what that looks like. */
 export interface MadeCup extends SolvedCup {
@@ -81,47 +81,14 @@ export function usesOf(work: Worked, pieces: Piece[]): Use[] {
   );
 }
 
-/** One slope on the bench: what is stored, with a draft over it while something is dragged or on its way to the disk. */
-export class SlopeBench {
-  readonly id: string;
-  #draft = $state.raw<Slope>();
-  #base = $state.raw<Slope>();
-  /** Edits on their way to the disk: until they are there, what is read may be older than what is shown. */
-  #pending = $state(0);
-  /** Whether the draft could not be stored. */
-  #unsaved = $state(false);
+/** One slope being edited, with all that follows from it. */
+export class SlopeDraft extends Draft<Slope> {
+  readonly work = $derived.by(() => this.current && worked(this.current));
 
-  readonly #stored = $derived.by(() => shared.slopes?.find((s) => s.id === this.id));
-  readonly slope = $derived.by(() => (this.#draft && (this.#pending > 0 || this.#stored === this.#base) ? this.#draft : this.#stored));
-  readonly work = $derived.by(() => this.slope && worked(this.slope));
-
-  constructor(id: string) {
-    this.id = id;
-  }
-
-  /** Whether a change is shown that is not on the disk yet. */
-  get keeping(): boolean {
-    return this.#pending > 0 || (this.#unsaved && this.slope === this.#draft);
-  }
-
-  /** Shows a change without storing it, as while a slider is moved. */
-  preview(change: (slope: Slope) => Slope): void {
-    const { slope } = this;
-    if (!slope) return;
-    this.#base = this.#stored;
-    this.#draft = change(slope);
-  }
-
-  /** Stores a change; what could not be stored stays in the draft. @param mark joins quick edits of the same thing into one for undo */
-  async commit(label: string, change: (slope: Slope) => Slope, mark?: string): Promise<boolean> {
-    this.preview(change);
-    const [row, was] = [this.#draft, this.#base];
-    if (!row || !was) return false;
-    this.#pending++;
-    const stored = await attempt(() => editRows(SLOPES, label, [{ table: 'slopes', id: this.id, row, was }], mark));
-    this.#unsaved = !stored;
-    this.#base = this.#stored;
-    this.#pending--;
-    return stored;
+  constructor(readonly id: string) {
+    super({
+      stored: () => shared.slopes?.find((s) => s.id === id),
+      store: (label, change, mark) => editThing('slopes', id, SLOPES, label, change, mark),
+    });
   }
 }
