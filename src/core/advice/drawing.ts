@@ -24,8 +24,8 @@ export const whiteOffWindow: Rule = ({ plan }) =>
             fix: 'Cool the room, or take a slower resin.',
           },
         ];
-      const window = `${plain(white.from, 0)}–${plain(white.until, 0)} min`;
-      const says = `White is planned at ${plain(at, 0)} min; its window is ${window}.`;
+      const open = `${plain(white.from, 0)}–${plain(white.until, 0)} min`;
+      const says = `White is planned at ${plain(at, 0)} min; its window is ${open}.`;
       if (at < white.from)
         return [
           {

@@ -1,4 +1,5 @@
-import { db, type Aside } from './db';
+import { db } from './db';
+import type { Aside } from './rows';
 
 export type { Aside };
 

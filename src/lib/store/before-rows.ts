@@ -1,5 +1,5 @@
 import type { Studio } from '#core/document';
-import type { Before } from './db';
+import type { Before } from './rows';
 
 export const lists = ['rooms', 'resins', 'colourants', 'pieces', 'pours', 'vessels', 'stock', 'slopes'] as const;
 /** The list under which the settings and the method of a studio are kept. */

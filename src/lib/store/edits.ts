@@ -1,5 +1,6 @@
 import type { Method, Piece, Room, Settings } from '#core/document';
-import { db, type Change, type Edit, type Edited, type Habits } from './db';
+import { db } from './db';
+import type { Change, Edit, Edited, Habits } from './rows';
 import { holdReferences } from './held';
 import { patchBetween, patched } from './patch';
 import { pourTables } from './studio';

@@ -1,6 +1,7 @@
 import Dexie, { RangeSet, type ObservabilitySet } from 'dexie';
 import type { PourSummary } from '#core/record';
-import { db, type Aside, type Edited, type Habits } from './db';
+import { db } from './db';
+import type { Aside, Edited, Habits } from './rows';
 
 /** Everything screens read, as it is stored: rows that did not change are the same objects as before. */
 export interface Rows extends Habits, Omit<{ [T in keyof Edited]: Edited[T][] }, 'kept'> {

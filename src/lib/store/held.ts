@@ -1,5 +1,6 @@
 import { namedBy, type Colourant, type Piece, type Resin, type Slope, type Stock } from '#core/document';
-import { db, type Change } from './db';
+import { db } from './db';
+import type { Change } from './rows';
 
 type Material = 'resins' | 'colourants';
 type Naming = Piece | Slope | Stock;

@@ -1,7 +1,8 @@
 import { standIns } from '#core/craft';
 import { sortOut, type Misfit, type Rows, type Studio } from '#core/document';
 import { summaryOf } from '#core/record';
-import { db, keep, type Aside, type StoredEvent, type StoredPour } from './db';
+import { db, keep } from './db';
+import type { Aside, StoredEvent, StoredPour } from './rows';
 import { eventsByPour, pourTables, snapshotValues, wholePour } from './studio';
 
 const lists = ['rooms', 'resins', 'colourants', 'pieces', 'vessels', 'stock', 'slopes'] as const;

@@ -1,7 +1,7 @@
 import type { EntityTable } from 'dexie';
 import { seedOf } from '#core/geometry';
 import type { Colourant, Method, Planned, Resin } from '#core/document';
-import type { Snapshot, StoredPlanned } from './db';
+import type { Snapshot, StoredPlanned } from './rows';
 
 type SnapshotTable = EntityTable<Snapshot, 'id'>;
 

@@ -2,7 +2,8 @@ import { vesselsOf } from '#core/craft';
 import type { Piece, Pour, PourEvent, Slope, Stock, Studio, Vessel } from '#core/document';
 import { summaryOf } from '#core/record';
 import { beforeRows } from './before-rows';
-import { db, keep, kept, type Snapshot, type StoredEvent, type StoredPlanned, type StoredPour } from './db';
+import { db, keep, kept } from './db';
+import type { Snapshot, StoredEvent, StoredPlanned, StoredPour } from './rows';
 import { plannedWith, storedPlanned } from './snapshots';
 
 const plainEvent = ({ pourId: _, ...event }: StoredEvent): PourEvent => event as PourEvent;

@@ -1,4 +1,5 @@
-import { db, keep, kept, type TableState } from './db';
+import { db, keep, kept } from './db';
+import type { TableState } from './rows';
 
 export type { TableState };
 

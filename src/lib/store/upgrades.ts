@@ -3,7 +3,7 @@ import { cupsBeforeShelf, upgradedMethod, upgradedPour, upgradedStudio, type Pou
 import { toldStudio, withTold } from '#core/pour';
 import { summaryOf } from '#core/record';
 import { beforeRows } from './before-rows';
-import type { Change, Edit, Snapshot } from './db';
+import type { Change, Edit, Snapshot } from './rows';
 import { patchBetween } from './patch';
 import { storedPlanned } from './snapshots';
 

@@ -1,0 +1,73 @@
+/** A room of the house: which rooms and packages it may import, and which files of them it may not know. What is not named is refused. */
+export interface Room {
+  rooms: readonly string[];
+  packages?: readonly string[];
+  hidden?: readonly string[];
+}
+
+const core = (names: string): string[] => names.split(' ').map((name) => `core/${name}`);
+/** Only the store touches the database; others use its functions. */
+const DATABASE = ['src/lib/store/db'];
+const EVERY_CORE = core(
+  'units document craft geometry mix air cure tint level coat edit prepare schedule plan pour record stock advice formats report simulate',
+);
+
+/** From the ground up: what a room may import stands above it here. */
+export const rooms: Record<string, Room> = {
+  'core/units': { rooms: [] },
+  'core/document': { rooms: core('units'), packages: ['typebox', 'ajv'] },
+  'core/craft': { rooms: core('document') },
+  'core/geometry': { rooms: core('document'), packages: ['clipper-lib', 'polylabel', 'simplify-js'] },
+  'core/mix': { rooms: core('units document craft') },
+  'core/air': { rooms: core('document'), packages: ['@internationalized/date'] },
+  'core/cure': { rooms: core('document mix air') },
+  'core/tint': { rooms: core('document mix'), packages: ['culori', 'ml-matrix'] },
+  'core/level': { rooms: [] },
+  'core/coat': { rooms: core('document craft geometry mix tint') },
+  'core/edit': { rooms: core('document craft geometry coat') },
+  'core/prepare': { rooms: core('document craft mix') },
+  'core/schedule': { rooms: core('document air cure') },
+  'core/plan': { rooms: core('document craft geometry mix air cure tint coat prepare') },
+  'core/pour': { rooms: core('units document craft mix air cure coat plan') },
+  'core/record': { rooms: core('document air coat prepare schedule plan pour') },
+  'core/stock': { rooms: core('document mix air coat prepare plan pour record') },
+  'core/advice': { rooms: core('units document craft geometry mix cure tint level coat edit prepare plan') },
+  'core/formats': {
+    rooms: core('units document craft geometry mix air tint coat edit prepare plan pour stock'),
+    packages: ['fast-xml-parser', 'papaparse', 'svgpath'],
+  },
+  'core/report': { rooms: core('document craft mix air tint coat edit prepare plan pour record stock advice') },
+  'core/simulate': { rooms: core('document geometry tint') },
+
+  'lib/store': { rooms: core('document craft geometry edit air plan pour record'), packages: ['dexie', 'microdiff', 'svelte'] },
+  'lib/planner': { rooms: core('air plan') },
+  'lib/work': {
+    rooms: [...core('document geometry tint plan pour stock formats'), 'lib/store'],
+    packages: ['comlink', 'image-size'],
+    hidden: DATABASE,
+  },
+  'lib/devices': { rooms: core('simulate') },
+  'lib/server': { rooms: core('simulate') },
+  'lib/ui': {
+    rooms: [...EVERY_CORE, 'lib/planner', 'lib/store', 'lib/work'],
+    packages: ['svelte', '$app/state', '@tanstack/svelte-table', 'bits-ui', 'chart.js', 'svelte-sonner', 'tinykeys'],
+    hidden: DATABASE,
+  },
+  // a screen knows the parts and not the other screens
+  routes: {
+    rooms: [...EVERY_CORE, 'lib/planner', 'lib/store', 'lib/work', 'lib/devices', 'lib/server', 'lib/ui', 'app', 'demo', 'format'],
+    packages: ['svelte', '$app/*', '$env/*', '@sveltejs/kit', 'bits-ui', 'svelte-dnd-action', 'tinykeys'],
+    hidden: DATABASE,
+  },
+  app: { rooms: [], packages: ['@sveltejs/kit'] },
+};
+
+/** Names that belong to Node, to the browser or to neither's language: the core has none of them. */
+export const foreign: readonly string[] = (
+  'performance crypto Buffer process global globalThis window self document navigator location localStorage sessionStorage indexedDB ' +
+  'fetch XMLHttpRequest WebSocket Worker setTimeout setInterval setImmediate clearTimeout clearInterval queueMicrotask ' +
+  'requestAnimationFrame requestIdleCallback require module __dirname __filename console alert'
+).split(' ');
+
+/** Clocks and chance that the language itself has. */
+export const clocks: readonly string[] = ['Date.now', 'Math.random', 'Temporal.Now'];
