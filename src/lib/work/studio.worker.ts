@@ -1,11 +1,9 @@
 import { expose } from 'comlink';
 import { openStudio, type Opened, type Problem, type Studio } from '#core/document';
-import { drawingProblem } from '#core/plan';
+import { drawingProblem, Planner } from '#core/plan';
 import { withTold } from '#core/pour';
 import { putMisfitsAside } from '$lib/store/misfits';
-
-/** How far a file has been read: what is done, and a share of 1 where that is known. */
-export type Progress = (doing: string, share?: number) => void;
+import type { Progress } from './task';
 
 /** Pieces of a file whose drawing could not be cut on any screen. */
 function uncut({ pieces }: Studio, told: Progress): Problem[] {
@@ -27,9 +25,10 @@ const work = {
     const problems = uncut(opened.studio, told);
     if (problems.length) return { ok: false, problems };
     const { pours } = opened.studio;
+    const planner = new Planner();
     const toldPours = pours.map((pour, i) => {
       if (i % 20 === 0) told('Reading its pours', i / pours.length);
-      return withTold(pour);
+      return withTold(pour, planner);
     });
     return { ok: true, studio: { ...opened.studio, pours: toldPours } };
   },

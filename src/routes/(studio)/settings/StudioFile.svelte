@@ -1,10 +1,11 @@
 <script lang="ts">
-  import { writeProblem, type Problem, type Studio } from '#core/document';
+  import { writeProblem, type Opened, type Problem, type Studio } from '#core/document';
   import { writeShare } from '#core/units';
   import { hasBefore } from '$lib/store/before';
   import { Live } from '$lib/store/live.svelte';
   import { shared } from '$lib/store/shared.svelte';
-  import { readStudioFile, type Reading } from '$lib/work/studio';
+  import { readStudioFile } from '$lib/work/studio';
+  import type { Task } from '$lib/work/task';
   import { checkStored } from '$lib/ui/check';
   import { attempt } from '$lib/ui/attempt';
   import { said } from '$lib/ui/said.svelte';
@@ -26,7 +27,7 @@
   let problems = $state.raw<Problem[]>([]);
   let fileName = $state('');
   let busy = $state(false);
-  let reading = $state.raw<Reading>();
+  let reading = $state.raw<Task<Opened>>();
   let doing = $state('');
 
   const questions: Record<Asked, { title: string; does: string }> = {
@@ -60,7 +61,7 @@
     await attempt(async () => {
       fileName = file.name;
       reading = readStudioFile(await file.text(), (what, share) => (doing = share === undefined ? what : `${what}, ${writeShare(share)}`));
-      const opened = await reading.opened;
+      const opened = await reading.done;
       if (!opened) return;
       problems = opened.ok ? [] : opened.problems;
       incoming = opened.ok ? opened.studio : undefined;

@@ -35,7 +35,8 @@
       Asking = (await import('./ShelfImport.svelte')).default;
       fileName = file.name;
       const { resins, colourants } = means;
-      const reading = await readShelfFile(await file.text(), shared.stock ?? [], { resins, colourants });
+      const reading = await readShelfFile(await file.text(), shared.stock ?? [], { resins, colourants }).done;
+      if (!reading) return;
       preview = reading.ok ? reading.preview : undefined;
       says = reading.ok ? '' : reading.says;
       open = true;

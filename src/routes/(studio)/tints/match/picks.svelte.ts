@@ -1,6 +1,7 @@
 import type { Point } from '#core/document';
 import type { Match, MatchIn, Rgb } from '#core/tint';
-import { searchTint, type Search } from '$lib/work/match';
+import { searchTint } from '$lib/work/match';
+import type { Task } from '$lib/work/task';
 import { attempt } from '$lib/ui/attempt';
 
 /** A place in a picture, what is seen there, and the tints nearest to it. */
@@ -24,7 +25,7 @@ export class Picks {
   picked = $state(0);
   readonly #read: (at: Point) => Promise<Rgb | undefined>;
   readonly #into: () => MatchIn | undefined;
-  #searches: (Search | undefined)[] = [];
+  #searches: (Task<Match[]> | undefined)[] = [];
   #waiting: ReturnType<typeof setTimeout> | undefined;
 
   /** @param read what is seen at a place @param into what the tints are made in */
@@ -49,8 +50,8 @@ export class Picks {
       this.#set(at, { seen, matches: undefined, done: 0 });
       const own = searchTint(seen, into, KEPT, (done) => this.#searches[at] === own && this.#set(at, { done }));
       this.#searches[at] = own;
-      const matches = await own.found;
-      if (this.#searches[at] !== own) return;
+      const matches = await own.done;
+      if (this.#searches[at] !== own || !matches) return;
       // what is still told of its progress comes too late
       this.#searches[at] = undefined;
       this.#set(at, { matches, done: undefined });
