@@ -28,9 +28,9 @@
   }
 
   async function add(answers: BoardAnswers, drawn: { start: StartingSea; sea?: Sea }) {
-    const { pieces, pours, resins, colourants } = shared;
-    if (!pieces || !pours || !resins || !colourants) return;
-    const id = idFor(answers.name, [...pieces.map((p) => p.id), ...pours.flatMap((p) => p.of.map((o) => o.pieceId))]);
+    const { pieces, summaries, resins, colourants } = shared;
+    if (!pieces || !summaries || !resins || !colourants) return;
+    const id = idFor(answers.name, [...pieces.map((p) => p.id), ...summaries.flatMap((p) => p.of.map((o) => o.pieceId))]);
     const piece = startingPiece(id, answers, { resins, colourants }, drawn.start);
     if (await attempt(() => addPiece(drawn.sea ? withDrawnSea(piece, drawn.sea) : piece))) await goto(`/pieces/${id}`);
   }
