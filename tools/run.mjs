@@ -30,6 +30,25 @@ function stop(line) {
 
 const script = (name) => run(name, 'npm', 'run', '--silent', name);
 
+/** Durations of tests that were heard of, by their names, s. */
+const took = [];
+function hear(output) {
+  for (const [, name, ms] of output.matchAll(/^ok \d+ - (.*)\n {2}---\n {2}duration_ms: ([\d.]+)/gm)) took.push([Number(ms) / 1000, name]);
+}
+
+/** Runs scripts one after the other beside other lanes; what each prints is shown whole when it has ended. */
+async function lane(...scripts) {
+  for (const [name, env = {}] of scripts) {
+    const child = spawn('npm', ['run', '--silent', name], { env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+    let output = '';
+    for (const stream of [child.stdout, child.stderr]) stream.setEncoding('utf8').on('data', (text) => (output += text));
+    const status = await new Promise((resolve) => child.once('exit', resolve));
+    process.stdout.write(output);
+    hear(output);
+    if (status !== 0) stop(`Stopped: ${name} failed.`);
+  }
+}
+
 const hash = createHash('sha256');
 function digest(...paths) {
   const sum = hash.copy();
@@ -105,6 +124,9 @@ async function freePort(asked) {
   return stop(`No free port from ${wanted} on. Give one in PORT.`);
 }
 
+/** Browser tests run beside each other, so that waiting costs nothing. */
+const LANES = ['1/3', '2/3', '3/3'];
+
 const major = Number(process.versions.node.split('.')[0]);
 if (major < 20) stop(`Nerite needs Node 20.20 or later; this is ${process.versions.node}.`);
 
@@ -121,9 +143,18 @@ switch (command) {
   case 'test': {
     install();
     process.env.CHROMIUM_PATH = browser();
-    for (const name of ['generate', 'check', 'lint', 'test:core']) script(name);
+    script('generate');
+    // two processors: what needs no browser beside the build, then the browser tests in lanes
+    await Promise.all([lane(['check'], ['lint']), lane(['test:core'])]);
     build();
-    script('test:browser');
+    await Promise.all(LANES.map((LANE) => lane(['test:browser', { LANE }])));
+    console.log(
+      `The slowest: ${took
+        .sort((a, b) => b[0] - a[0])
+        .slice(0, 5)
+        .map(([s, name]) => `${s.toFixed(1)} s ${name}`)
+        .join('; ')}.`,
+    );
     console.log('All tests passed.');
     break;
   }

@@ -124,6 +124,12 @@ function coatOf(coat: Coat, i: number, p: Piece, { resins, colourants }: Studio,
   for (const tint of tints) tint.recipe.forEach((part) => (part.colourantId = one(chance, colourants).id));
 }
 
+/** A resin whose times follow one another as they must. */
+function resin(i: number, chance: Chance): Studio['resins'][0] {
+  const r = { ...made<Studio['resins'][0]>('Resin', chance), id: `resin-${i}` };
+  return { ...r, gelMin: Math.max(r.gelMin, r.workingMin), bondUntilH: Math.max(r.bondUntilH, r.recoatFromH + 0.1) };
+}
+
 /** Pieces in a row that are made of the same resins and colourants: how a resin ages takes longer to work out than a piece. */
 const PIECES_A_SHELF = 20;
 
@@ -132,7 +138,7 @@ export function nastyStudio(seed: number): Studio {
   const shelf = seeded(Math.floor(seed / PIECES_A_SHELF));
   const chance = seeded(seed);
   const studio = emptyStudio();
-  studio.resins = [0, 1].map((i) => ({ ...made<Studio['resins'][0]>('Resin', shelf), id: `resin-${i}` }));
+  studio.resins = [0, 1].map((i) => resin(i, shelf));
   studio.colourants = [0, 1, 2].map((i) => ({ ...made<Studio['colourants'][0]>('Colourant', shelf), id: `colourant-${i}` }));
   studio.method = made('Method', shelf);
   studio.rooms = [{ ...made<Studio['rooms'][0]>('Room', chance), id: 'room' }];

@@ -126,4 +126,10 @@ export const limits = {
   slopeCup: { min: 0.1, max: 20000 },
   /** A container when full, in its unit. */
   container: { min: 0.001, max: 1e6 },
+  /** Where a band of gravel or dry sand begins, mm from the shore. */
+  gravelFrom: { min: 0, max: 1000 },
+  /** Sand for each of resin by weight: above that it no longer wets through. */
+  sandPerResin: { min: 0, max: 3 },
+  /** Points of a curve of the drawing. */
+  curve: { min: 2, max: 60 },
 } satisfies Record<string, Range>;

@@ -1,5 +1,6 @@
 import { problemsOf } from './open';
 import { writeProblem, type Problem } from './problem';
+import { VERSION } from './version';
 import type { Colourant, Method, PourEvent, Resin, Room, Settings, Studio } from './schema';
 
 /** Ordinary values that stand in for what cannot be read and cannot be left out. */
@@ -52,7 +53,7 @@ export function sortOut(rows: Rows, standIns: StandIns): Sorted {
   // what is not there at all is named by its place too, as a thing of the wrong kind is
   let left: Rows = { ...rows, settings: rows.settings ?? null, method: rows.method ?? null };
   for (let round = 0; round < ROUNDS; round++) {
-    const studio = { format: 'nerite-studio', version: 2, ...left };
+    const studio = { format: 'nerite-studio', version: VERSION, ...left };
     const problems = problemsOf(studio);
     if (!problems.length)
       return {

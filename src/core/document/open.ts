@@ -3,7 +3,9 @@ import type { Problem } from './problem';
 import { COLOUR, DATE, MOMENT } from './patterns';
 import { referenceProblems } from './references';
 import type { Studio } from './schema';
-import { cupsBeforeShelf, upgradedStudio } from './upgrade';
+import { cupsBeforeShelf } from './before-shelf';
+import { climbed } from './ladder';
+import { VERSION } from './version';
 import { validateStudio } from './validate.generated.js';
 
 export type Opened = { ok: true; studio: Studio } | { ok: false; problems: Problem[] };
@@ -91,11 +93,11 @@ export function openStudio(text: string): Opened {
   }
   const head = (typeof data === 'object' && data !== null ? data : {}) as { format?: unknown; version?: unknown };
   if (head.format !== 'nerite-studio') return one('/format', shown(head.format), '"nerite-studio"; this is another kind of file');
-  if (typeof head.version === 'number' && head.version > 2)
-    return one('/version', shown(head.version), '2; the file was written by a later Nerite, so open it there');
-  const upgraded: unknown = upgradedStudio(head as Record<string, unknown>);
-  const problems = problemsOf(upgraded);
-  return problems.length ? { ok: false, problems } : { ok: true, studio: whole(upgraded as Studio) };
+  if (typeof head.version === 'number' && head.version > VERSION)
+    return one('/version', shown(head.version), `up to ${VERSION}; the file was written by a later Nerite, so open it there`);
+  const studio: unknown = climbed(head as Record<string, unknown>);
+  const problems = problemsOf(studio);
+  return problems.length ? { ok: false, problems } : { ok: true, studio: whole(studio as Studio) };
 }
 
 /** What is wrong with a studio of this version, in its shape or, where that is right, in what it names; empty where nothing is. */

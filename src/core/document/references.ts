@@ -1,4 +1,5 @@
-import type { Piece, Pour, Slope, Stock, Studio, Vessel } from './schema';
+import { resinProblem } from './rules';
+import type { Piece, Pour, Resin, Slope, Stock, Studio, Vessel } from './schema';
 import { shapeProblem } from './shape';
 import { tintsOf } from './tints';
 import { linesOf } from './lines';
@@ -169,10 +170,16 @@ function slopeProblems(slope: Slope, at: string, { resins, colourants }: Studio)
   ];
 }
 
+function resinProblems(resin: Resin, at: string): Problem[] {
+  const says = resinProblem(resin);
+  return says ? [{ path: at, found: `times of ${resin.name} that do not hang together`, expected: `others. ${says}` }] : [];
+}
+
 /** Problems of a studio whose shape is already right; empty where everything it names exists. */
 export function referenceProblems(studio: Studio): Problem[] {
   return [
     ...(['rooms', 'resins', 'colourants', 'pieces', 'pours'] as const).flatMap((key) => repeated(studio[key], `/${key}`)),
+    ...studio.resins.flatMap((resin, i) => resinProblems(resin, `/resins/${i}`)),
     ...known(studio.settings.roomId, studio.rooms, '/settings/roomId', 'rooms'),
     ...studio.pieces.flatMap((piece, i) => pieceProblems(piece, `/pieces/${i}`, studio.resins, studio.colourants)),
     ...studio.pours.flatMap((pour, i) => pourProblems(pour, `/pours/${i}`)),

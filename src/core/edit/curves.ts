@@ -1,4 +1,4 @@
-import { boxOf, linesOf, type Piece, type Point, type Sea } from '#core/document';
+import { boxOf, limits, linesOf, type Piece, type Point, type Sea } from '#core/document';
 import { tenth } from './tenth';
 
 /** Least distance between neighbours on a curve, mm. */
@@ -59,13 +59,12 @@ export function withPoint(piece: Piece, key: string, index: number, to: Point): 
   return { ...piece, sea: withLine(piece.sea, key, (points) => points.map((p, i) => (i === index ? point : p))) };
 }
 
-/** Most points a curve may have. */
-export const MOST_POINTS = 60;
-
 /** A piece with a point put into a curve after the one at `index`. A full curve stays as it is. */
 export function withPointAdded(piece: Piece, key: string, index: number, at: Point): Piece {
   const put = (points: Point[]): Point[] =>
-    points.length >= MOST_POINTS ? points : [...points.slice(0, index + 1), { x: tenth(at.x), y: tenth(at.y) }, ...points.slice(index + 1)];
+    points.length >= limits.curve.max
+      ? points
+      : [...points.slice(0, index + 1), { x: tenth(at.x), y: tenth(at.y) }, ...points.slice(index + 1)];
   return { ...piece, sea: withLine(piece.sea, key, put) };
 }
 

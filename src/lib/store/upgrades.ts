@@ -1,5 +1,5 @@
 import type { EntityTable, Transaction } from 'dexie';
-import { cupsBeforeShelf, upgradedMethod, upgradedPour, upgradedStudio, type Pour, type PourEvent, type Studio } from '#core/document';
+import { cupsBeforeShelf, upgradedMethod, upgradedPour, climbed, type Pour, type PourEvent, type Studio } from '#core/document';
 import { toldStudio, withTold } from '#core/pour';
 import { summaryOf } from '#core/record';
 import { beforeRows } from './before-rows';
@@ -41,7 +41,7 @@ export async function upgradeTo4(tx: Transaction): Promise<void> {
   const method: unknown = (await tx.table('kept').get('method'))?.value;
   if (method) await tx.table('kept').put({ name: 'method', value: upgradedMethod(method) });
   const before = (await tx.table('kept').get('before'))?.value as Studio | undefined;
-  if (before) await tx.table('kept').put({ name: 'before', value: toldStudio(upgradedStudio(before) as unknown as Studio) });
+  if (before) await tx.table('kept').put({ name: 'before', value: toldStudio(climbed({ ...before }) as unknown as Studio) });
 }
 
 /** A change as it was kept whole, as what it changed. */

@@ -3,7 +3,7 @@ import { limits } from '../limits';
 import { object, range, from0, coordinate, tagged, Point } from './parts';
 
 const sides = { width: range(limits.side), height: range(limits.side) };
-const corner = () => Type.Optional(from0(1500));
+const corner = () => Type.Optional(range(limits.corner));
 const Rectangle = object({ kind: Type.Literal('rectangle'), ...sides, corner: corner() });
 const Round = object({ kind: Type.Literal('round'), diameter: range(limits.side) });
 const Oval = object({ kind: Type.Literal('oval'), ...sides });
@@ -18,7 +18,12 @@ const Plank = object({
   handle: object({ length: range(limits.side), width: range(limits.side) }),
 });
 /** A slice of a trunk: its rim strays by `uneven` of the radius, the same for the same seed. */
-const Slice = object({ kind: Type.Literal('slice'), ...sides, seed: Type.Integer({ minimum: 0, maximum: 999999 }), uneven: from0(0.15) });
+const Slice = object({
+  kind: Type.Literal('slice'),
+  ...sides,
+  seed: Type.Integer({ minimum: 0, maximum: 999999 }),
+  uneven: range(limits.uneven),
+});
 /** Any outline: closed polygons, filled by the even-odd rule, with their bounds at the origin. */
 const Outline = object({
   kind: Type.Literal('outline'),

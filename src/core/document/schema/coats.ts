@@ -17,7 +17,7 @@ export const Over = tagged<Over>(
   over('sea'),
   over('beach'),
   object({ kind: Type.Literal('deep'), share: range(limits.deepShare) }),
-  object({ kind: Type.Literal('strip'), from: from0(3000), to: range(limits.stripEnd) }),
+  object({ kind: Type.Literal('strip'), from: range(limits.strip), to: range(limits.stripEnd) }),
 );
 export const Until = Type.Enum(['tacky', 'recoat', 'hard']);
 export type Until = Static<typeof Until>;
@@ -35,7 +35,7 @@ const coat = {
   ownBatch: Type.Optional(Type.Boolean()),
   over: Type.Optional(Over),
   edge: Type.Optional(Edge),
-  inset: Type.Optional(from0(200)),
+  inset: Type.Optional(range(limits.inset)),
   waits: Type.Optional(object({ coatId: id(), until: Until })),
 };
 /** A film follows the ground when it is spread by hand, and levels itself when it is poured. */
@@ -49,8 +49,8 @@ const BaseCoat = object({ ...filmed, kind: Type.Literal('base'), tint: Tint });
 const SandCoat = object({
   ...filmed,
   kind: Type.Literal('sand'),
-  sandPerResin: from0(3),
-  taper: Type.Optional(from0(300)),
+  sandPerResin: range(limits.sandPerResin),
+  taper: Type.Optional(range(limits.taper)),
   how: Type.Optional(Type.Enum(['in resin', 'pressed in'])),
 });
 /**

@@ -4,6 +4,7 @@ import { Piece } from './piece';
 import { Pour } from './pour';
 import { Stock, Vessel } from './shelf';
 import { Slope } from './slope';
+import { VERSION } from '../version';
 
 export * from './board';
 export * from './coats';
@@ -23,7 +24,7 @@ export { Point } from './parts';
 export const Studio = Type.Object(
   {
     format: Type.Literal('nerite-studio'),
-    version: Type.Literal(2),
+    version: Type.Literal(VERSION),
     settings: Settings,
     method: Method,
     rooms: Type.Array(Room, { minItems: 1 }),

@@ -1,4 +1,5 @@
 import Type, { type Static, type TSchema } from 'typebox';
+import { limits } from '../limits';
 import { DATE, MOMENT } from '../patterns';
 
 /** The words the schema is written in. Lengths are in mm, volumes in ml, weights in g, temperatures in °C. */
@@ -11,7 +12,7 @@ export const name = () => Type.String({ minLength: 1, maxLength: 80 });
 export const text = () => Type.String({ maxLength: 4000 });
 export const moment = () => Type.String({ format: 'date-time', pattern: MOMENT });
 export const date = () => Type.String({ format: 'date', pattern: DATE });
-export const coordinate = () => Type.Number({ minimum: -6000, maximum: 6000 });
+export const coordinate = () => range(limits.place);
 export const hourOfDay = () => Type.Integer({ minimum: 0, maximum: 23 });
 export const rgb = (maximum: number) => Type.Tuple([from0(maximum), from0(maximum), from0(maximum)]);
 export const tagged = <T>(...kinds: TSchema[]) => Type.Unsafe<T>({ type: 'object', discriminator: { propertyName: 'kind' }, oneOf: kinds });

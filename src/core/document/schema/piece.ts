@@ -3,7 +3,7 @@ import { limits } from '../limits';
 import { Clock, Edge, Hole, Shape, Surface, Use } from './board';
 import { Coat } from './coats';
 import { Dressing, Sea } from './sea';
-import { object, range, from0, id, name, date, moment } from './parts';
+import { object, range, id, name, date, moment } from './parts';
 
 export const Piece = object({
   id: id(),
@@ -20,7 +20,7 @@ export const Piece = object({
   clock: Type.Optional(Clock),
   hangerKg: Type.Optional(range(limits.hanger)),
   /** The piece at its left in a row that one shore runs across, and the space between, mm. */
-  beside: Type.Optional(object({ pieceId: id(), gap: from0(500) })),
+  beside: Type.Optional(object({ pieceId: id(), gap: range(limits.gap) })),
   sea: Sea,
   dressings: Type.Optional(Type.Array(Dressing, { maxItems: 60 })),
   coats: Type.Array(Coat, { maxItems: 12 }),

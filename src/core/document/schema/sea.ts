@@ -1,8 +1,8 @@
 import Type, { type Static } from 'typebox';
 import { limits } from '../limits';
-import { object, range, from0, id, name, coordinate, Point } from './parts';
+import { object, range, id, name, coordinate, Point } from './parts';
 
-const curve = () => Type.Array(Point, { minItems: 2, maxItems: 60 });
+const curve = () => Type.Array(Point, { minItems: limits.curve.min, maxItems: limits.curve.max });
 
 export const Side = Type.Enum(['far', 'near', 'left', 'right']);
 export type Side = Static<typeof Side>;
@@ -26,8 +26,8 @@ export const Sea = object({
   coasts: Type.Optional(Type.Array(Coast, { maxItems: 6 })),
   breakers: Type.Optional(Type.Array(Breaker, { maxItems: 6 })),
   bare: Type.Optional(curve()),
-  gravel: Type.Optional(object({ from: from0(1000), to: range(limits.gravelEnd) })),
-  dry: Type.Optional(object({ from: from0(1000) })),
+  gravel: Type.Optional(object({ from: range(limits.gravelFrom), to: range(limits.gravelEnd) })),
+  dry: Type.Optional(object({ from: range(limits.gravelFrom) })),
 });
 export type Sea = Static<typeof Sea>;
 
@@ -42,7 +42,7 @@ export const Dressing = object({
   x: coordinate(),
   y: coordinate(),
   size: range(limits.dressing),
-  height: from0(100),
+  height: range(limits.dressingHeight),
   when: DressedWhen,
 });
 export type Dressing = Static<typeof Dressing>;

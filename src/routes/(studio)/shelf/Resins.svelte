@@ -1,6 +1,6 @@
 <script lang="ts">
   import { freeId } from '#core/edit';
-  import { limits, type Resin } from '#core/document';
+  import { limits, resinProblem, type Resin } from '#core/document';
   import { startingResin } from '#core/craft';
   import { STATED_MASS } from '#core/cure';
   import { readDensity } from '#core/mix';
@@ -67,10 +67,8 @@
     const reading = readWithin(duration, text, range, 'A time', write, scale === 1 ? 'min' : 'h');
     if (!reading.ok) return reading;
     const value = Number((reading.value / scale).toPrecision(9));
-    const next = { ...resin, [key]: value };
-    if (next.gelMin < next.workingMin) return { ok: false, says: 'It gels after it can be worked, not before.' };
-    if (next.bondUntilH <= next.recoatFromH) return { ok: false, says: 'The window for the next coat ends after it opens.' };
-    return { ok: true, value };
+    const says = resinProblem({ ...resin, [key]: value });
+    return says === undefined ? { ok: true, value } : { ok: false, says };
   }
 
   const dense = (key: 'densityA' | 'densityB', head: string): TableColumn<Resin> => ({
