@@ -11,7 +11,7 @@ export { sortOut, type Misfit, type Rows, type Sorted, type StandIns } from './m
 export { openStudio, problemsOf, type Opened } from './open';
 export { writeProblem, type Problem } from './problem';
 export { resinProblem } from './rules';
-export { namedBy } from './references';
+export { namedBy } from './named';
 export { boxOf, holesOf, shapeProblem } from './shape';
 export { landOnRight } from './side';
 export { tintsOf } from './tints';

@@ -1,5 +1,7 @@
-/** What is done to a board before its resin and after it, with the time that takes, and how a clock face is set out. */
-export * from './before';
-export * from './additive';
-export * from './after';
-export * from './dial';
+/** What is done to a board before its resin and after it, as work with its time and as words, and how a clock face is set out. */
+export { siliconeLater } from './additive';
+export { tapeOff, workAfter } from './after';
+export { hoursBefore, workBefore } from './before';
+export { hourMarks, type HourMark } from './dial';
+export { edgeAmounts, sayWork, type WorkWords } from './words';
+export { hoursOf, type Work, type WorkKey } from './work';

@@ -4,7 +4,7 @@ import { coverage } from '#core/mix';
 import { clearanceOf, looseGrams, weightOf, type Batch, type PiecePlan, type Planner } from '#core/plan';
 import { regionOfTint, type Cup } from '#core/coat';
 import { say, tell, type Units } from '#core/pour';
-import { workAfter, workBefore, type Work } from '#core/prepare';
+import { hoursOf, sayWork, workAfter, workBefore, type Work } from '#core/prepare';
 import { standingOf, summaryOf } from '#core/record';
 import { meansOf, roomOf, type Asked } from './means';
 import { r } from './rounded';
@@ -114,7 +114,10 @@ function areasReport({ cut, piece }: PiecePlan) {
 /** A moment in UTC; a film in a cold room may come to none that a calendar has. */
 const writeMoment = (ms: number): string => (Math.abs(ms) <= 8.64e15 ? new Date(ms).toISOString() : 'not within 60 days');
 
-const workReport = ({ does, why, hours, caution }: Work) => ({ does, why, hours: r(hours), ...(caution && { caution }) });
+const workReport = (piece: Piece) => (work: Work) => {
+  const { does, why, caution } = sayWork(work, piece);
+  return { does, why, hours: r(hoursOf(work)), ...(caution && { caution }) };
+};
 
 /** What stands on the board when all is poured, and what the piece weighs. */
 function finishedReport(plan: PiecePlan) {
@@ -144,8 +147,8 @@ export function pieceReport(piece: Piece, studio: Studio, asked: Asked) {
     rimM: r(plan.rim / 1000),
     regions: areasReport(plan),
     roomC: means.air(0),
-    before: workBefore(piece, studio.method).map(workReport),
-    after: workAfter(piece, studio.method).map(workReport),
+    before: workBefore(piece, studio.method).map(workReport(piece)),
+    after: workAfter(piece, studio.method).map(workReport(piece)),
     finished: finishedReport(plan),
     pours: plan.pours.map((_, i) => pourReport(plan, i, studio.settings, planner)),
     calendar: standing.stretches.map((s) => ({

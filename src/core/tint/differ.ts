@@ -1,8 +1,9 @@
 import { differenceCiede2000, modeLab65, modeLrgb, modeOklch, modeRgb, useMode } from 'culori/fn';
 import type { Rgb } from './layer';
+import { lightness } from './screen';
 
 const toLrgb = useMode(modeLrgb);
-const toRgb = useMode(modeRgb);
+useMode(modeRgb);
 const toOklch = useMode(modeOklch);
 useMode(modeLab65);
 const ciede = differenceCiede2000();
@@ -16,12 +17,8 @@ export function ofHex(hex: string): Rgb {
   return [colour.r, colour.g, colour.b];
 }
 
-/** Screen channels, 0 to 255, whole. */
-export function bytesOf(colour: Rgb): [number, number, number] {
-  const { r, g, b } = toRgb(linear(colour));
-  const byte = (v: number): number => Math.round(255 * Math.min(1, Math.max(0, v)));
-  return [byte(r), byte(g), byte(b)];
-}
+/** OKLab lightness of a colour as a screen takes it. @throws RangeError where it is none */
+export const lightnessOf = (hex: string): number => lightness(ofHex(hex));
 
 /** Below this chroma a colour has no hue to speak of. */
 const GREY = 0.004;

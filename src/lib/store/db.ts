@@ -1,10 +1,15 @@
-import Dexie, { type EntityTable, type Table } from 'dexie';
+import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
 import type { Colourant, Piece, Resin, Room, Slope, Stock, Vessel } from '#core/document';
 import type { PourSummary } from '#core/record';
 import type { Aside, Before, Edit, Kept, Snapshot, StoredEvent, StoredPour } from './rows';
-import { upgradeTo2, upgradeTo4, upgradeTo6 } from './upgrades';
 
 const VERSION = 6;
+
+/** What is stored by an older version is brought up by code that is fetched only then; the transaction waits for it. */
+async function upgrade(tx: Transaction, to: keyof typeof import('./upgrades')): Promise<void> {
+  const upgrades = await Dexie.waitFor(import('./upgrades'));
+  await upgrades[to](tx);
+}
 
 class NeriteDb extends Dexie {
   pieces!: EntityTable<Piece, 'id'>;
@@ -38,13 +43,19 @@ class NeriteDb extends Dexie {
       edits: '++id, pieceId',
     });
     // the shelf came with its own undo, so that an edit is no longer of one piece alone
-    this.version(2).stores({ vessels: 'id', stock: 'id', edits: '++id, scope' }).upgrade(upgradeTo2);
+    this.version(2)
+      .stores({ vessels: 'id', stock: 'id', edits: '++id, scope' })
+      .upgrade((tx) => upgrade(tx, 'upgradeTo2'));
     this.version(3).stores({ slopes: 'id' });
     // a pour is of several pieces, and keeps what it was told
-    this.version(4).stores({ pours: 'id' }).upgrade(upgradeTo4);
+    this.version(4)
+      .stores({ pours: 'id' })
+      .upgrade((tx) => upgrade(tx, 'upgradeTo4'));
     this.version(5).stores({ aside: '++id' });
     // edits keep what they changed, pours are listed from rows of their own, and what is equal is stored once
-    this.version(VERSION).stores({ summaries: 'id', snapshots: '++id, hash', before: '[list+id]' }).upgrade(upgradeTo6);
+    this.version(VERSION)
+      .stores({ summaries: 'id', snapshots: '++id, hash', before: '[list+id]' })
+      .upgrade((tx) => upgrade(tx, 'upgradeTo6'));
     // the library opens what a later version stored; its rows would look wrong to this one, and must not be touched by it
     this.on(
       'ready',

@@ -1,12 +1,12 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import type { Piece } from '#core/document';
-import { hourMarks, hoursBefore, workAfter, workBefore } from '#core/prepare';
+import { hourMarks, hoursBefore, hoursOf, sayWork, workAfter, workBefore } from '#core/prepare';
 import { method, near, piece } from '../help';
 
 const does = (p: Piece): string =>
   workBefore(p, method)
-    .map((w) => w.does)
+    .map((w) => sayWork(w, p).does)
     .join(' ');
 const surface = (change: Partial<Piece['surface']>): Piece => piece({ surface: { ...piece().surface, ...change } });
 
@@ -25,7 +25,7 @@ test('each surface asks for its own', () => {
   assert.match(does(surface({ ground: 'foil' })), /foil/);
   assert.match(does(surface({ underside: 'latex' })), /latex on the back/);
   assert.doesNotMatch(does(surface({ material: 'glass', primer: 'none', primerCoats: 0 })), /Sand along|gesso/);
-  assert.ok(workBefore(piece(), method).some((w) => /mask/.test(w.caution ?? '')));
+  assert.ok(workBefore(piece(), method).some((w) => /mask/.test(sayWork(w, piece()).caution ?? '')));
 });
 
 test('holes and edges are guarded before, and cleared after', () => {
@@ -38,7 +38,7 @@ test('holes and edges are guarded before, and cleared after', () => {
   assert.match(does(drilled), /Tape over the hole.*Close the hole/);
   const after = (p: Piece): string =>
     workAfter(p, method)
-      .map((w) => w.does)
+      .map((w) => sayWork(w, p).does)
       .join(' ');
   assert.match(after(drilled), /Clear the holes/);
   assert.match(after(piece({ edge: 'taped' })), /peel it after hardening/);
@@ -46,6 +46,23 @@ test('holes and edges are guarded before, and cleared after', () => {
   assert.match(after(piece({ edge: 'run over' })), /Wipe drips/);
   assert.match(after(piece({ edge: 'dammed' })), /Cut along the dam/);
   assert.doesNotMatch(after(piece({ edge: 'wall', wallHeight: 10 })), /drips/);
+});
+
+test('work is data: one after the other, hands on it and then a wait, by the hours the studio gives', () => {
+  const work = workBefore(piece(), { ...method, drying: { gesso: 2 } });
+  assert.deepEqual(
+    work.map((w) => [w.key, w.follows]),
+    [
+      ['sand', undefined],
+      ['gesso', 'sand'],
+      ['set up', 'gesso'],
+    ],
+  );
+  const gesso = work[1]!;
+  // three coats of two hours, ten minutes of each by hand
+  near(gesso.hands, 0.5, 1e-9);
+  near(gesso.wait, 5.5, 1e-9);
+  near(hoursOf(...work), hoursBefore(piece(), { ...method, drying: { gesso: 2 } }), 1e-9);
 });
 
 test('a clock face is set out from its middle, twelve where it hangs', () => {

@@ -3,7 +3,7 @@
   import type { StartingSea } from '#core/craft';
   import type { Piece } from '#core/document';
   import { weightOf } from '#core/plan';
-  import { edgeAmounts, hoursBefore, workAfter, workBefore } from '#core/prepare';
+  import { edgeAmounts, hoursBefore, hoursOf, sayWork, workAfter, workBefore } from '#core/prepare';
   import { fixed, inUnit, length, plain, writeHours, writeLength } from '#core/units';
   import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
@@ -56,14 +56,16 @@
     <Scrolled label="Work on the board" class="border-t border-rule px-3 py-2 text-[13px] lg:max-h-60">
       <h3 class="font-bold">Before the resin, {writeHours(hoursBefore(piece, means.method))}</h3>
       <ol class="mt-1 flex list-decimal flex-col gap-1 pl-5">
-        {#each workBefore(piece, means.method) as w, i (i)}
-          <li>{w.does} <span class="text-soft">{w.why} {writeHours(w.hours)}.{w.caution ? ` ${w.caution}` : ''}</span></li>
+        {#each workBefore(piece, means.method) as w (w.key)}
+          {@const { does, why, caution } = sayWork(w, piece)}
+          <li>{does} <span class="text-soft">{why} {writeHours(hoursOf(w))}.{caution ? ` ${caution}` : ''}</span></li>
         {/each}
       </ol>
       <h3 class="mt-3 font-bold">After the last coat</h3>
       <ol class="mt-1 flex list-decimal flex-col gap-1 pl-5">
-        {#each workAfter(piece, means.method) as w, i (i)}
-          <li>{w.does} <span class="text-soft">{w.why}{w.caution ? ` ${w.caution}` : ''}</span></li>
+        {#each workAfter(piece, means.method) as w (w.key)}
+          {@const { does, why, caution } = sayWork(w, piece)}
+          <li>{does} <span class="text-soft">{why}{caution ? ` ${caution}` : ''}</span></li>
         {/each}
       </ol>
       <p class="mt-3 text-soft">{edgeAmounts(piece)}</p>

@@ -4,7 +4,7 @@
   import type { Paper } from '#core/formats';
   import { joinsOf } from '#core/edit';
   import { clearanceOf, weightOf, type PiecePlan } from '#core/plan';
-  import { edgeAmounts, workAfter, workBefore, type Work } from '#core/prepare';
+  import { edgeAmounts, hoursOf, sayWork, workAfter, workBefore, type Work } from '#core/prepare';
   import { fixed, plain, volumeFigure, writeHours, writeShare, writeTemperature, writeVolume } from '#core/units';
   import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
@@ -45,7 +45,7 @@
     const told = tell(planner.together([{ plan, pour }], plan.means), plan.means.air(0));
     return told.steps.map((step) => ({ at: step.at, does: step.id.does, words: say(step, told, settings) }));
   }
-  const total = (list: Work[]): string => writeHours(list.reduce((sum, w) => sum + w.hours, 0));
+  const total = (list: Work[]): string => writeHours(hoursOf(...list));
   const [before, after] = $derived([workBefore(piece, plan.means.method), workAfter(piece, plan.means.method)]);
 </script>
 
@@ -53,8 +53,9 @@
   <section class="min-w-0">
     <h2 class="text-[15px]">{title} <span class="font-sans text-[11px] text-soft">{total(list)}</span></h2>
     <ol class="ml-4 list-decimal">
-      {#each list as w, i (i)}<li>
-          {w.does} <span class="text-soft">{writeHours(w.hours)}{w.caution ? `. ${w.caution}` : ''}</span>
+      {#each list as w (w.key)}{@const { does, caution } = sayWork(w, piece)}
+        <li>
+          {does} <span class="text-soft">{writeHours(hoursOf(w))}{caution ? `. ${caution}` : ''}</span>
         </li>{/each}
     </ol>
   </section>
