@@ -2,11 +2,39 @@ import { sveltekit } from '@sveltejs/kit/vite';
 import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vite';
 
-/** Dozens of files of a few hundred bytes each compress badly: what plans are made of goes together, once five screens want it. */
-const plan = { name: 'plan', test: /src\/core\/(units|mix|cure|geometry|level|schedule|prepare|plan|advice)\//, minShareCount: 5 };
+/**
+ * Dozens of files of a few hundred bytes each compress badly, so that what goes together is put together: what every screen
+ * wants, what the log and the bench want too, and what boards are cut and pieces planned with.
+ */
+const groups = [
+  {
+    name: 'ground',
+    test: /src\/core\/(units|air|craft\/(?!schools|seas|turns|slopes|dressings)|geometry\/seeded|document\/(?!validate|open|misfits|references|ladder|problem))/,
+    priority: 3,
+    minShareCount: 4,
+  },
+  {
+    name: 'amounts',
+    test: /src\/core\/(mix\/(?!measured|rounded|proportion)|tint\/(?!build|card|counted|differ|match|measure|slope|target)|coat|prepare\/(?!words|dial|additive)|advice\/(cautions|finding))|node_modules\/culori\//,
+    priority: 2,
+    minShareCount: 4,
+  },
+  {
+    name: 'parts',
+    test: /src\/lib\/(store|zone|ui\/(?!standings|TideLine|Thumb|BoardDrawing|together|LineChart|table|PaperPage|Findings))|src\/core\/(record\/(times|summary|session)|edit\/(tenth|ids|coats|curves))|node_modules\/(microdiff|tinykeys)\//,
+    priority: 0,
+    minShareCount: 5,
+  },
+  {
+    name: 'plan',
+    test: /src\/core\/(geometry\/(?!seeded|middle)|plan\/(?!section|seen|lacing|white|weight|drawable|loose)|cure\/)|node_modules\/(clipper-lib|simplify-js)\//,
+    priority: 1,
+    minShareCount: 3,
+  },
+];
 
 export default defineConfig({
   plugins: [tailwindcss(), sveltekit()],
   worker: { format: 'es' },
-  build: { rolldownOptions: { output: { codeSplitting: { groups: [plan] } } } },
+  build: { rolldownOptions: { output: { codeSplitting: { groups } } } },
 });

@@ -169,6 +169,42 @@ function largeStudio(pieces: number, lines: number): Studio {
   return { ...studio, pieces: grown, pours };
 }
 
+/** A built file by its source, and what it imports before anything of it runs. */
+type Manifest = Record<string, { file: string; src?: string; imports?: string[] }>;
+
+/** Script a screen loads before it is drawn, gzipped, kB: what its layouts and it import by the build's manifest, whatever is fetched later. */
+function firstLoad(screen: RegExp): number {
+  const client = `${root}.svelte-kit/output/client/`;
+  const manifest = JSON.parse(readFileSync(`${client}.vite/manifest.json`, 'utf8')) as Manifest;
+  const isNode = (key: string): boolean => /client-optimized\/nodes\/\d+\.js$/.test(key);
+  const wanted = Object.keys(manifest).filter((key) =>
+    !isNode(key) ? /client-optimized\/app\.js|client\/entry\.js/.test(key) : screen.test(readFileSync(`${root}${key}`, 'utf8')),
+  );
+  const loaded = new Set<string>();
+  const load = (key: string): void => {
+    if (loaded.has(key)) return;
+    loaded.add(key);
+    manifest[key]?.imports?.forEach(load);
+  };
+  wanted.forEach(load);
+  const bytes = [...new Set([...loaded].map((key) => manifest[key]!.file))].reduce(
+    (sum, file) => sum + gzipSync(readFileSync(client + file)).length,
+    0,
+  );
+  return Number((bytes / 1000).toFixed(1));
+}
+
+const layout = String.raw`routes\/\+layout\.(svelte|ts)`;
+const studioLayout = String.raw`routes\/\(studio\)\/\+layout\.svelte`;
+print({
+  bench: 'first-load script by the manifest, kB gzipped',
+  piece: firstLoad(new RegExp(`${layout}|${studioLayout}|pieces\\/\\[id\\]\\/\\+page\\.svelte`)),
+  pieces: firstLoad(new RegExp(`${layout}|${studioLayout}|\\(studio\\)\\/pieces\\/\\+page\\.svelte`)),
+  log: firstLoad(new RegExp(`${layout}|${studioLayout}|\\(studio\\)\\/log\\/\\+page\\.svelte`)),
+  logOfAPour: firstLoad(new RegExp(`${layout}|${studioLayout}|log\\/\\[id\\]\\/\\+page\\.svelte`)),
+  pour: firstLoad(new RegExp(`${layout}|routes\\/pour\\/\\[id\\]\\/\\+page\\.svelte`)),
+});
+
 /** Starts the built server; gives its address, and the time to its first answer. */
 async function start(): Promise<{ base: string; firstAnswer: number; stop: () => void }> {
   const port = await freePort();
@@ -224,35 +260,16 @@ const browser = await chromium.launch({
 try {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
   const page = await context.newPage();
-  // the sample is put in first, so that what is counted is what a returning visitor loads
   await page.goto(`${base}/pieces`);
   await page.getByText('Kelp Cove III').first().waitFor();
   await page.waitForLoadState('networkidle');
-  const scripts = new Set<string>();
-  page.on('response', (response) => {
-    if (/javascript/.test(response.headers()['content-type'] ?? '')) scripts.add(response.url());
-  });
   const opens: number[] = [];
   for (let i = 0; i < 5; i++) {
-    if (i > 0) page.removeAllListeners('response');
     const begun = performance.now();
     await page.goto(`${base}/pieces/kelp-cove-1`);
     await page.getByText('Mix in one batch').waitFor();
     opens.push(performance.now() - begun);
-    if (i === 0) await page.waitForTimeout(500);
   }
-  const gzKb = async (urls: string[]): Promise<number> => {
-    const zipped = await Promise.all(urls.map(async (url) => gzipSync(await (await fetch(url)).text()).length));
-    return Number((zipped.reduce((sum, bytes) => sum + bytes, 0) / 1000).toFixed(1));
-  };
-  // what a worker loads does not hold up the screen
-  const [own, workers] = [false, true].map((worker) => [...scripts].filter((url) => url.includes('/workers/') === worker));
-  print({
-    bench: 'first-load script of the piece screen',
-    files: own!.length,
-    gzKb: await gzKb(own!),
-    workersGzKb: await gzKb(workers!),
-  });
   print({ bench: 'piece screen opened to its cups', medianMs: ms(median(opens)) });
 
   /** Frames while the shoreline is dragged: the median, and how many took longer than two at 60 a second. */
@@ -273,21 +290,69 @@ try {
     longFrames: frames.filter((f) => f > 34).length,
   });
 
-  const [pieces, lines] = [300, 5000];
-  await page.goto(`${base}/settings`);
-  await page
-    .getByLabel('Open a file')
-    .setInputFiles({ name: 'large.json', mimeType: 'application/json', buffer: Buffer.from(writeStudio(largeStudio(pieces, lines))) });
-  await page.getByRole('button', { name: 'Open it' }).click();
-  await page.getByText('The studio was replaced').waitFor();
-  const opensLarge: number[] = [];
-  for (let i = 0; i < 5; i++) {
-    const begun = performance.now();
-    await page.goto(`${base}/pieces`);
-    await page.getByText(`${studio.pieces[1]!.name} no. 1`, { exact: true }).waitFor();
-    opensLarge.push(performance.now() - begun);
+  /** A studio of a size opened from a cold start to its list, and an edit of one piece in it: time of the main thread, long tasks only. */
+  const opensFrom = async (of: Studio): Promise<{ listMs: number; editMs: number }> => {
+    await page.goto(`${base}/settings`);
+    await page
+      .getByLabel('Open a file')
+      .setInputFiles({ name: 'large.json', mimeType: 'application/json', buffer: Buffer.from(writeStudio(of)) });
+    await page.getByRole('button', { name: 'Open it' }).click();
+    await page.getByText('The studio was replaced').waitFor();
+    const lists: number[] = [];
+    for (let i = 0; i < 5; i++) {
+      const cold = await context.newPage();
+      const begun = performance.now();
+      await cold.goto(`${base}/pieces`);
+      await cold
+        .getByText(of.pieces.length ? 'Pieces' : 'No piece on the table yet')
+        .first()
+        .waitFor();
+      if (of.pieces.length)
+        await cold
+          .locator('main li')
+          .nth(of.pieces.length - 1)
+          .waitFor({ state: 'attached' });
+      lists.push(performance.now() - begun);
+      await cold.close();
+    }
+    if (!of.pieces.length) return { listMs: ms(median(lists)), editMs: 0 };
+    await page.goto(`${base}/pieces/${of.pieces[0]!.id}`);
+    await page.getByText('Mix in one batch').waitFor();
+    await page.waitForTimeout(1500);
+    const client = await context.newCDPSession(page);
+    await client.send('Performance.enable');
+    const busy = async (): Promise<number> => {
+      const { metrics } = (await client.send('Performance.getMetrics')) as { metrics: { name: string; value: number }[] };
+      return 1000 * (metrics.find((m) => m.name === 'TaskDuration')?.value ?? 0);
+    };
+    const point = page.getByRole('slider', { name: 'Shoreline, point 3 of 5' });
+    const edits: number[] = [];
+    for (let i = 0; i < 6; i++) {
+      const before = await busy();
+      await point.press(i % 2 ? 'ArrowUp' : 'ArrowDown');
+      await page.getByText('Kept', { exact: true }).waitFor();
+      await page.waitForTimeout(700);
+      if (i) edits.push((await busy()) - before);
+    }
+    return { listMs: ms(median(lists)), editMs: ms(median(edits)) };
+  };
+  const empty = await opensFrom({ ...studio, pieces: [], pours: [] });
+  const small = await opensFrom(studio);
+  for (const [pieces, lines] of [
+    [300, 5000],
+    [1000, 5000],
+  ] as const) {
+    const { listMs, editMs } = await opensFrom(largeStudio(pieces, lines));
+    print({
+      bench: 'a large studio opened to its list, and one edit there',
+      pieces,
+      lines,
+      listMs,
+      overEmpty: ms(listMs / empty.listMs),
+      editMs,
+      editInTheSampleMs: small.editMs,
+    });
   }
-  print({ bench: 'a large studio opened to its list', pieces, lines, medianMs: ms(median(opensLarge)) });
 } finally {
   await browser.close();
   stop();

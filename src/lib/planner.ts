@@ -1,8 +1,4 @@
-import { Zone } from '#core/air';
 import { Planner } from '#core/plan';
 
 /** The one planner of this window: every screen plans with it, so that what one has worked out the next need not. */
 export const planner = new Planner();
-
-/** Civil time where this browser is. */
-export const zone = new Zone(Intl.DateTimeFormat().resolvedOptions().timeZone);

@@ -64,7 +64,7 @@ visit('a file of the wrong kind, from a later version, or broken inside changes 
   for (const [file, says] of [
     ['a letter, not a studio', 'found text beginning “a letter, not a studio”, expected a Nerite studio file (JSON).'],
     ['', 'found an empty file'],
-    [later, 'At /version: found 3, expected 2; the file was written by a later Nerite, so open it there.'],
+    [later, 'At /version: found 3, expected up to 2; the file was written by a later Nerite, so open it there.'],
     [broken, 'At /pieces/0/thickness: found -3, expected a number from 1.'],
   ] as const) {
     await openFile(page, base, file, 'letter.json');

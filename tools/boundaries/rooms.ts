@@ -19,7 +19,7 @@ export const rooms: Record<string, Room> = {
   'core/craft': { rooms: core('document') },
   'core/geometry': { rooms: core('document'), packages: ['clipper-lib', 'polylabel', 'simplify-js'] },
   'core/mix': { rooms: core('units document craft') },
-  'core/air': { rooms: core('document'), packages: ['@internationalized/date'] },
+  'core/air': { rooms: core('document'), packages: ['@date-fns/tz'] },
   'core/cure': { rooms: core('document mix air') },
   'core/tint': { rooms: core('document mix'), packages: ['culori', 'ml-matrix'] },
   'core/level': { rooms: [] },
@@ -40,7 +40,8 @@ export const rooms: Record<string, Room> = {
   'core/simulate': { rooms: core('document geometry tint') },
 
   'lib/store': { rooms: core('document craft geometry edit air plan pour record'), packages: ['dexie', 'microdiff', 'svelte'] },
-  'lib/planner': { rooms: core('air plan') },
+  'lib/planner': { rooms: core('plan') },
+  'lib/zone': { rooms: core('air') },
   'lib/work': {
     rooms: [...core('document geometry tint plan pour stock formats'), 'lib/store'],
     packages: ['comlink', 'image-size'],
@@ -49,13 +50,25 @@ export const rooms: Record<string, Room> = {
   'lib/devices': { rooms: core('simulate') },
   'lib/server': { rooms: core('simulate') },
   'lib/ui': {
-    rooms: [...EVERY_CORE, 'lib/planner', 'lib/store', 'lib/work'],
-    packages: ['svelte', '$app/state', '@tanstack/svelte-table', 'bits-ui', 'chart.js', 'svelte-sonner', 'tinykeys'],
+    rooms: [...EVERY_CORE, 'lib/planner', 'lib/zone', 'lib/store', 'lib/work'],
+    packages: ['svelte', '$app/state', '@tanstack/svelte-table', 'bits-ui', 'chart.js', 'svelte-sonner', 'svelte-dnd-action', 'tinykeys'],
     hidden: DATABASE,
   },
   // a screen knows the parts and not the other screens
   routes: {
-    rooms: [...EVERY_CORE, 'lib/planner', 'lib/store', 'lib/work', 'lib/devices', 'lib/server', 'lib/ui', 'app', 'demo', 'format'],
+    rooms: [
+      ...EVERY_CORE,
+      'lib/planner',
+      'lib/zone',
+      'lib/store',
+      'lib/work',
+      'lib/devices',
+      'lib/server',
+      'lib/ui',
+      'app',
+      'demo',
+      'format',
+    ],
     packages: ['svelte', '$app/*', '$env/*', '@sveltejs/kit', 'bits-ui', 'svelte-dnd-action', 'tinykeys'],
     hidden: DATABASE,
   },

@@ -1,4 +1,4 @@
-import { fromAbsolute, parseDateTime, toZoned, type ZonedDateTime } from '@internationalized/date';
+import { tzOffset } from '@date-fns/tz/tzOffset';
 
 const [MINUTE, DAY] = [60_000, 86_400_000];
 
@@ -19,13 +19,13 @@ export class Zone {
     }
   }
 
-  #at(ms: number): ZonedDateTime {
-    return fromAbsolute(ms, this.name);
+  #lookedUp(ms: number): number {
+    return tzOffset(this.name, new Date(ms));
   }
 
   #atDay(day: number): number {
     let offset = this.#offsets.get(day);
-    if (offset === undefined) this.#offsets.set(day, (offset = this.#at(day * DAY).offset / MINUTE));
+    if (offset === undefined) this.#offsets.set(day, (offset = this.#lookedUp(day * DAY)));
     return offset;
   }
 
@@ -33,7 +33,7 @@ export class Zone {
   offsetAt(ms: number): number {
     const day = Math.floor(ms / DAY);
     const [begins, ends] = [this.#atDay(day), this.#atDay(day + 1)];
-    return begins === ends ? begins : this.#at(ms).offset / MINUTE;
+    return begins === ends ? begins : this.#lookedUp(ms);
   }
 
   /** Minutes of local clocks, of which a day has 1440; whole days are counted from 1970. @param ms since 1970 */
@@ -47,14 +47,24 @@ export class Zone {
 
   /**
    * The moment local clocks show a time, ms since 1970: of two the earlier, and where clocks leap over it as much later.
-   * @param civil "2026-11-25T14:36" @throws Error where it is no time
+   * @param civil "2026-11-25T14:36" @throws RangeError where it is no time
    */
-  momentOf = (civil: string): number => toZoned(parseDateTime(civil), this.name).toDate().getTime();
+  momentOf = (civil: string): number => {
+    const shown = Date.parse(`${civil}Z`);
+    if (Number.isNaN(shown)) throw new RangeError(`“${civil}” is no time; write one as 2026-11-25T14:36.`);
+    // clocks change once in two days at most: the offset is that of the day before or that of the day after
+    const [before, after] = [this.offsetAt(shown - DAY), this.offsetAt(shown + DAY)].map((offset) => shown - offset * MINUTE) as [
+      number,
+      number,
+    ];
+    const shows = (ms: number): boolean => ms + this.offsetAt(ms) * MINUTE === shown;
+    return !shows(before) && shows(after) ? after : before;
+  };
 
   /** The beginning of the day so many days after the one a moment lies in, ms since 1970. */
   dayStart = (ms: number, days = 0): number => {
-    const { year, month, day } = this.#at(ms).add({ days });
-    const two = (n: number): string => String(n).padStart(2, '0');
-    return this.momentOf(`${String(year).padStart(4, '0')}-${two(month)}-${two(day)}T00:00`);
+    const day = new Date(`${this.dayOf(ms)}T00:00Z`);
+    day.setUTCDate(day.getUTCDate() + days);
+    return this.momentOf(day.toISOString().slice(0, 16));
   };
 }

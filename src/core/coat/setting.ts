@@ -11,6 +11,8 @@ export interface Site {
   method: Method;
   /** The part of the board each coat goes over, by its id. */
   regions: Map<string, CoatRegions>;
+  /** How long a wave's line is on the board, mm: along one breaker, or along every shore where none is named. */
+  lengthOf: (breakerId?: string) => number;
 }
 
 /** What the cups of a coat are planned from beside the coat itself. */

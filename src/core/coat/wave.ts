@@ -1,6 +1,5 @@
 import { openOf, startingWhite } from '#core/craft';
 import type { Method, WaveCoat } from '#core/document';
-import { waveLength } from '#core/geometry';
 import { filmVolume, foamVolume, lineVolume } from '#core/mix';
 import { layerOver, recipeLayer } from '#core/tint';
 import { additiveFor } from './additive';
@@ -31,8 +30,9 @@ export interface WhiteAmounts {
   length: number;
 }
 
-export function whiteOf({ piece, cut, method }: Pick<Site, 'piece' | 'cut' | 'method'>, wave: WaveCoat): WhiteAmounts {
-  const length = waveLength(cut, piece.sea, wave.along);
+/** What a wave takes of white on a board. */
+export function whiteOf({ piece, method, lengthOf }: Pick<Site, 'piece' | 'method' | 'lengthOf'>, wave: WaveCoat): WhiteAmounts {
+  const length = lengthOf(wave.along);
   const all = length * piece.count;
   return {
     byReach: foamVolume(all, wave.reachSea + wave.reachUp, { ...method, foamOpen: openOf(wave, method.foamOpen) }),

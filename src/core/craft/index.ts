@@ -9,4 +9,5 @@ export * from './seas';
 export * from './slopes';
 export * from './studio';
 export * from './tints';
+export * from './ways';
 export * from './turns';

@@ -152,13 +152,3 @@ export const laying: School<Laid> = {
   ],
   why: 'A sea, a base and a clear are poured; a glaze, a seal and sand are spread.',
 };
-
-/** The foam's open share by the lace wanted; "some" is the studio's own. */
-export const openOf = (wave: WaveCoat, own: number): number => (wave.lace === 'open' ? 0.5 : wave.lace === 'bright' ? 0.1 : own);
-
-/** Whether a coat is a wave that is moved with flame. */
-export const torched = (coat: Coat): coat is WaveCoat =>
-  coat.kind === 'wave' && (coat.heat === 'torch then air' || coat.heat === 'air then torch');
-
-/** The edge of a coat: its own, else the board's. */
-export const edgeOf = (piece: Pick<Piece, 'edge'>, coat: Coat) => coat.edge ?? piece.edge;

@@ -1,6 +1,6 @@
 import { gapWidth, groupCoats, overOf, type Site } from '#core/coat';
 import type { Coat, Method, Piece } from '#core/document';
-import { coatRegions, type Cut } from '#core/geometry';
+import { coatRegions, waveLength, type Cut } from '#core/geometry';
 
 /** The coats of a pour in the order they are laid: where the deep goes first, the sea comes before its own beach. */
 function inOrder(coats: Coat[]): Coat[] {
@@ -25,5 +25,12 @@ export function siteOf(piece: Piece, cut: Cut, method: Method): Site {
       pour.map((coat) => [coat.id, coatRegions(piece.shape, piece.sea, cut, overOf(coat), { inset: coat.inset, gap: gapOf(pour, coat) })]),
     ),
   );
-  return { piece: { ...piece, coats: pours.flat() }, pours, cut, method, regions };
+  return {
+    piece: { ...piece, coats: pours.flat() },
+    pours,
+    cut,
+    method,
+    regions,
+    lengthOf: (breaker) => waveLength(cut, piece.sea, breaker),
+  };
 }

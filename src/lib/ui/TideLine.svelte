@@ -1,10 +1,10 @@
 <script lang="ts">
   import type { Standing } from '#core/record';
-  import { zone } from '$lib/planner';
+  import { zone } from '$lib/zone';
+  import { whereAllStand } from './standings.svelte';
   import { clockTime, dayAndTime, minutes, weekday } from './clock.svelte';
 
   /** The coming days, one row a piece: what each is doing told apart by pattern as well as tone, and the time now. */
-  let { standings }: { standings: Standing[] } = $props();
 
   const DAYS = 5;
   const LABEL = 112;
@@ -14,6 +14,7 @@
 
   let width = $state(0);
   const now = $derived(minutes.now);
+  const standings = $derived(whereAllStand(now) ?? []);
   const start = $derived(zone.dayStart(now, 0));
   const end = $derived(zone.dayStart(now, DAYS));
   const x = $derived(

@@ -1,5 +1,6 @@
 import { Standings, type Standing } from '#core/record';
-import { planner, zone } from '$lib/planner';
+import { planner } from '$lib/planner';
+import { zone } from '$lib/zone';
 import { shared } from '$lib/store/shared.svelte';
 
 const standings = new Standings();

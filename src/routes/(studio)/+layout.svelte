@@ -1,15 +1,13 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import type { Snippet } from 'svelte';
+  import { onMount, type Component, type Snippet } from 'svelte';
   import { roomAt } from '#core/air';
   import { writeTemperature } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
-  import { zone } from '$lib/planner';
-  import { whereAllStand } from '$lib/ui/standings.svelte';
+  import { zone } from '$lib/zone';
   import { minutes } from '$lib/ui/clock.svelte';
   import { asideWords } from '$lib/ui/aside';
   import Guard from '$lib/ui/Guard.svelte';
-  import TideLine from '$lib/ui/TideLine.svelte';
 
   let { children }: { children: Snippet } = $props();
 
@@ -23,7 +21,12 @@
   ];
   const now = $derived(minutes.now);
   const room = $derived(shared.room);
-  const standings = $derived(whereAllStand(now) ?? []);
+
+  /** What is planned stands on it too, so that it brings the planner with it: it is fetched when the screen has been drawn. */
+  let TideLine = $state.raw<Component>();
+  onMount(async () => {
+    TideLine = (await import('$lib/ui/TideLine.svelte')).default;
+  });
 </script>
 
 <div class="flex h-dvh flex-col print:block print:h-auto">
@@ -64,5 +67,10 @@
   <div class="min-h-0 grow overflow-y-auto print:overflow-visible">
     <Guard what="This screen" {children}>{#snippet more()}<a class="button" href="/settings">To the settings</a>{/snippet}</Guard>
   </div>
-  <Guard what="The tide line"><TideLine {standings} /></Guard>
+  <!-- its room is kept, so that nothing moves when it comes -->
+  <div class="min-h-27 shrink-0 print:hidden">
+    <Guard what="The tide line"
+      >{#if TideLine}<TideLine />{/if}</Guard
+    >
+  </div>
 </div>

@@ -4,7 +4,8 @@
   import { vesselsOf } from '#core/craft';
   import { comingPours, shelfOf } from '#core/stock';
   import { plain } from '#core/units';
-  import { planner, zone } from '$lib/planner';
+  import { planner } from '$lib/planner';
+  import { zone } from '$lib/zone';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import { savedAs } from '$lib/ui/saved';

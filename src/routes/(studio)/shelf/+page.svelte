@@ -3,7 +3,8 @@
   import { page } from '$app/state';
   import { vesselsOf } from '#core/craft';
   import { comingPours, shelfOf } from '#core/stock';
-  import { planner, zone } from '$lib/planner';
+  import { planner } from '$lib/planner';
+  import { zone } from '$lib/zone';
   import { SHELF } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
   import { Painted } from '$lib/ui/painted.svelte';

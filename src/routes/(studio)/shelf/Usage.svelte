@@ -2,7 +2,7 @@
   import type { Pour } from '#core/document';
   import type { Means } from '#core/plan';
   import { costOf, itemName, usesOf, type Ledger, type Taken } from '#core/stock';
-  import { zone } from '$lib/planner';
+  import { zone } from '$lib/zone';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import { writeAmount } from '$lib/ui/amount';

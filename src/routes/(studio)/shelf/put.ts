@@ -1,4 +1,4 @@
-import { zone } from '$lib/planner';
+import { zone } from '$lib/zone';
 import { editRows, SHELF, type Row } from '$lib/store/edits';
 import { attempt } from '$lib/ui/attempt';
 import type { CellReading } from '$lib/ui/table/columns';

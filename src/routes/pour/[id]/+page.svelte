@@ -1,12 +1,12 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
   import { tinykeys } from 'tinykeys';
   import { page } from '$app/state';
   import { cautionFor } from '#core/advice';
   import { stepKey, type ToldStep } from '#core/document';
-  import { say, whiteCourse } from '#core/pour';
+  import { say } from '#core/pour';
   import { readSession, unknownEvents } from '#core/record';
   import { fixed, writeDuration, writeTemperature } from '#core/units';
-  import { planner } from '$lib/planner';
   import { Live } from '$lib/store/live.svelte';
   import { benchClock } from '$lib/store/clock';
   import { record, type Happening } from '$lib/store/pours';
@@ -14,11 +14,9 @@
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import { bench, clockTime, running, seconds } from '$lib/ui/clock.svelte';
-  import AbandonDialog from './AbandonDialog.svelte';
   import Amounts from './Amounts.svelte';
   import { clockSays } from './clock';
   import CupStrip from './CupStrip.svelte';
-  import NoteDialog from './NoteDialog.svelte';
   import Weigh from './Weigh.svelte';
   import WhiteWindow from './WhiteWindow.svelte';
 
@@ -43,7 +41,14 @@
   const batchIndex = $derived(step?.batch ?? 0);
   const batch = $derived(told?.batches[batchIndex]);
   const white = $derived(steps.find((s) => s.id.does === 'white' && s.batch === batchIndex && !isDone(s)));
-  const thickness = $derived(session && batch ? whiteCourse(session.pour, batch, planner) : undefined);
+  /** The steps stand as soon as they are read; how thick the white is follows. */
+  let curves = $state.raw<typeof import('./thickness')>();
+  let dialogs = $state.raw<typeof import('./dialogs')>();
+  onMount(async () => {
+    curves = await import('./thickness');
+    dialogs = await import('./dialogs');
+  });
+  const thickness = $derived(curves && session && batch ? curves.thicknessOf(session.pour, batch) : undefined);
   const mixed = $derived(session?.mixedAt.get(batchIndex));
   const since = $derived(mixed === undefined ? undefined : Math.max(0, (bench.now - mixed) / 60_000));
   /** How far the wall's clock went on at once while this was in view, ms. */
@@ -242,5 +247,8 @@
   {/if}
 </div>
 
-<NoteDialog bind:open={noting} onkeep={(text) => happen({ kind: 'note', text })} />
-{#if session}<AbandonDialog bind:open={leaving} pourId={session.pour.id} mixed={session.mixedAt.size > 0} />{/if}
+<!-- dialogs are fetched when the steps have been drawn -->
+{#if dialogs}
+  <dialogs.NoteDialog bind:open={noting} onkeep={(text) => happen({ kind: 'note', text })} />
+  {#if session}<dialogs.AbandonDialog bind:open={leaving} pourId={session.pour.id} mixed={session.mixedAt.size > 0} />{/if}
+{/if}

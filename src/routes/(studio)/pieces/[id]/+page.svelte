@@ -1,8 +1,7 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
   import { tinykeys } from 'tinykeys';
   import { page } from '$app/state';
-  import { advise } from '#core/advice';
-  import { withStartingSea, joinsOf } from '#core/edit';
   import { shared } from '$lib/store/shared.svelte';
   import { writeBoard } from '$lib/ui/board';
   import { dayMonth, minutes } from '$lib/ui/clock.svelte';
@@ -47,9 +46,10 @@
   });
   const pourIndex = $derived(Math.max(0, plan?.pours.findIndex((p) => p.coats.some((c) => c.coat.id === selected)) ?? 0));
   const pour = $derived(plan?.pours[pourIndex]);
-  const findings = $derived(
-    plan && settings ? advise({ plan, measure: settings.measure, joins: joinsOf(plan.piece, shared.pieces ?? []) }) : [],
-  );
+  /** Advice is fetched when the screen has been drawn: what is to be minded does not hold up what is planned. */
+  let advice = $state.raw<typeof import('./minded')>();
+  onMount(async () => (advice = await import('./minded')));
+  const findings = $derived(advice && plan && settings ? advice.mindedOf(plan, settings, shared.pieces ?? []) : []);
   const ofBoard = $derived(findings.filter((f) => f.where.pour === undefined && f.where.coatId === undefined));
   const ofPour = $derived(
     findings.filter(
@@ -59,6 +59,11 @@
   const batch = $derived(
     pour && (pour.batches.find((b) => b.resin.id === plan?.piece.coats.find((c) => c.id === selected)?.resinId) ?? pour.batches[0]),
   );
+
+  async function drawOpenSea() {
+    const { withStartingSea } = await import('#core/edit');
+    await editor.commit('Draw open sea', (p) => withStartingSea(p, 'open sea'));
+  }
 
   const typing = (event: KeyboardEvent): boolean => event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
 
@@ -132,9 +137,7 @@
       <p class="mt-2 text-soft">{editor.trouble} Nothing else of it is lost.</p>
       <div class="mt-4 flex flex-wrap gap-2">
         <button type="button" class="button" disabled={!editor.undoable.undo} onclick={() => editor.undo()}>Undo the last change</button>
-        <button type="button" class="button" onclick={() => editor.commit('Draw open sea', (p) => withStartingSea(p, 'open sea'))}
-          >Start from another sea</button
-        >
+        <button type="button" class="button" onclick={drawOpenSea}>Start from another sea</button>
         <a class="button" href="/pieces">All pieces</a>
       </div>
     </div>

@@ -1,12 +1,11 @@
 <script lang="ts">
-  import { clearanceOf, type Batch, type PiecePlan } from '#core/plan';
-  import { plain, writeTemperature } from '#core/units';
+  import type { Batch, PiecePlan } from '#core/plan';
+  import { writeTemperature } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { AtLeisure } from '$lib/ui/leisure.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import Tabs from '$lib/ui/Tabs.svelte';
   import type { Drawing } from './drawing.svelte';
-  import Section from './Section.svelte';
 
   /** The same pour seen from its side, and on the clock. */
   interface Props {
@@ -23,12 +22,11 @@
   const seen = new AtLeisure(() => plan);
 
   let view = $state<'section' | 'clock'>('section');
-  let section = $state<Section>();
+  let section = $state<{ says: () => string }>();
   const views = [
     { value: 'section', label: 'Section A–B' },
     { value: 'clock', label: 'The batch on the clock' },
   ] as const;
-  const clearance = $derived(clearanceOf(seen.current));
   const settings = $derived(shared.settings!);
 </script>
 
@@ -37,13 +35,18 @@
   {#snippet aside()}
     <p class="truncate text-[13px] text-soft">
       {#if view === 'section'}
-        {section?.says()} · total {plain(clearance.level, 1)} mm{clearance.wallLeft === undefined
-          ? ''
-          : ` · wall left ${plain(clearance.wallLeft, 1)} mm`}
+        {section?.says()}
       {:else if batch}{batch.resin.name} at {writeTemperature(plan.means.air(0), settings.temperature)}{/if}
     </p>
   {/snippet}
-  {#if view === 'section'}<Section bind:this={section} plan={seen.current} {drawing} {selected} {onselect} />
+  <!-- both are fetched when the chart and the cups have been drawn -->
+  {#if view === 'section'}{#await import('./Section.svelte') then { default: Section }}<Section
+        bind:this={section}
+        plan={seen.current}
+        {drawing}
+        {selected}
+        {onselect}
+      />{/await}
   {:else if batch && pour !== undefined}{#await import('./BatchClock.svelte') then { default: BatchClock }}<BatchClock
         {plan}
         {pour}

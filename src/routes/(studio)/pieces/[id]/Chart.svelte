@@ -11,13 +11,10 @@
   import Scrolled from '$lib/ui/Scrolled.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import CutLine from './CutLine.svelte';
-  import Dressings from './Dressings.svelte';
   import { lineName, lineOfKey, snaps, type Drawing } from './drawing.svelte';
   import type { PieceEditor } from './editor.svelte';
-  import Handles from './Handles.svelte';
   import { markedRegions, nearest } from './places';
   import Rulers from './Rulers.svelte';
-  import Tools from './tools/Tools.svelte';
   import { View } from './view.svelte';
   import { partNames } from './words';
 
@@ -228,21 +225,29 @@
               >
             {/each}
             <CutLine {plan} {drawing} scale={view.scale} {toBoard} />
-            <Dressings {editor} {drawing} scale={view.scale} {toBoard} />
-            <Handles
-              {editor}
-              {drawing}
-              name={lineName(drawing.line, names, plan.piece)}
-              scale={view.scale}
-              {toBoard}
-              onheld={(h) => (held = h)}
-            />
+            {#if plan.piece.dressings?.length}{#await import('./Dressings.svelte') then { default: Dressings }}<Dressings
+                  {editor}
+                  {drawing}
+                  scale={view.scale}
+                  {toBoard}
+                />{/await}{/if}
+            {#await import('./Handles.svelte') then { default: Handles }}<Handles
+                {editor}
+                {drawing}
+                name={lineName(drawing.line, names, plan.piece)}
+                scale={view.scale}
+                {toBoard}
+                onheld={(h) => (held = h)}
+              />{/await}
           </g>
         </svg>
       </svg>
     {/if}
   </div>
-  <Tools {editor} {plan} {drawing} {names} />
+  <!-- its room is kept until it has been fetched -->
+  <div class="min-h-27 shrink-0">
+    {#await import('./tools/Tools.svelte') then { default: Tools }}<Tools {editor} {plan} {drawing} {names} />{/await}
+  </div>
   {#if held}<p class="shrink-0 px-3 pb-1 text-[13px] text-warn" role="status">
       A curve stays on the board: 0 to {writeLength(plan.bounds.height, unit)} down, 0 to {writeLength(plan.bounds.width, unit)} across.
     </p>{/if}

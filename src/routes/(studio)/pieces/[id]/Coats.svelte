@@ -1,14 +1,14 @@
 <script lang="ts">
-  import { dragHandle, dragHandleZone, type DndEvent } from 'svelte-dnd-action';
+  import type { DndEvent } from 'svelte-dnd-action';
   import type { Finding } from '#core/advice';
-  import { newCoatId, resinFor, withCoatAdded, withCoatMoved, withCoatOrder, startingCoat } from '#core/edit';
+  import { newCoatId, resinFor, withCoatAdded, withCoatMoved, withCoatOrder } from '#core/edit';
   import type { Coat } from '#core/document';
   import type { CoatPlan, PiecePlan } from '#core/plan';
   import { fixed, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { focusOn } from '$lib/ui/focus';
+  import { handle, sortable } from '$lib/ui/sorting';
   import Sheet from '$lib/ui/Sheet.svelte';
-  import CoatDetail from './CoatDetail.svelte';
   import type { PieceEditor } from './editor.svelte';
   import { waitWords } from './words';
 
@@ -61,6 +61,7 @@
     const { piece, means } = plan;
     const resinId = resinFor(piece.coats, kind) ?? means.resins[0]?.id;
     if (!resinId || piece.coats.length >= 12) return;
+    const { startingCoat } = await import('#core/edit');
     const coat = startingCoat(kind, newCoatId(piece, kind), resinId, piece.sea.edges.length + 1, means);
     await editor.commit(`Add a coat of ${kind}`, (p) => withCoatAdded(p, coat));
     selected = coat.id;
@@ -73,7 +74,7 @@
 <Sheet title="Coats" aside="top first" class="h-full">
   <div class="relative min-h-0 grow overflow-y-auto">
     <div
-      use:dragHandleZone={{ items: rows, flipDurationMs: 0, dropTargetStyle: {}, type: 'coats' }}
+      use:sortable={{ items: rows, type: 'coats' }}
       onconsider={(e: CustomEvent<DndEvent<Row>>) => (dragged = e.detail.items)}
       onfinalize={drop}
       aria-label="Coats, top first"
@@ -84,7 +85,7 @@
         <div class="border-b border-rule {open ? 'border-l-3 border-l-buoy bg-paper' : 'bg-sheet'}">
           <div class="flex gap-1 px-3 py-1 leading-[1.3]">
             <span
-              use:dragHandle
+              use:handle
               class="-ml-2 w-5 shrink-0 cursor-grab text-center text-soft"
               aria-label="Move {c.name}, coat {c.number}; Enter, then the arrow keys">{c.number}</span
             >
@@ -110,7 +111,12 @@
               >
             </button>
           </div>
-          {#if open && !dragged}<CoatDetail {editor} {plan} {c} onmoved={focusOnCoat} />{/if}
+          {#if open && !dragged}{#await import('./CoatDetail.svelte') then { default: CoatDetail }}<CoatDetail
+                {editor}
+                {plan}
+                {c}
+                onmoved={focusOnCoat}
+              />{/await}{/if}
         </div>
       {/each}
     </div>

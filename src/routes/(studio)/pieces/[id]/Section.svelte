@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { sectionColour, sectionOf, type PiecePlan, type SectionLayer } from '#core/plan';
+  import { clearanceOf, sectionColour, sectionOf, type PiecePlan, type SectionLayer } from '#core/plan';
   import { inUnit, length, plain } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import type { Drawing } from './drawing.svelte';
@@ -25,7 +25,13 @@
   const floor = $derived(TOP + section.height * up);
   const x = (mm: number): number => LEFT + mm * across;
   const y = (mm: number): number => floor - mm * up;
-  export const says = (): string => `thickness drawn ${taller}×`;
+  const clearance = $derived(clearanceOf(plan));
+  /** What it says of itself in its heading. */
+  export const says = (): string => {
+    const { level, wallLeft } = clearance;
+    const wall = wallLeft === undefined ? '' : ` · wall left ${plain(wallLeft, 1)} mm`;
+    return `thickness drawn ${taller}× · total ${plain(level, 1)} mm${wall}`;
+  };
 
   /** Neutral tones of what has no tint. */
   const tones: Partial<Record<SectionLayer['kind'], string>> = {

@@ -8,7 +8,8 @@
   import { whatIsBelow, type Standing } from '#core/record';
   import { roomAt, steady } from '#core/air';
   import { readWithin, temperature, writeTemperature, writeVolume } from '#core/units';
-  import { planner, zone } from '$lib/planner';
+  import { planner } from '$lib/planner';
+  import { zone } from '$lib/zone';
   import { startPour } from '$lib/store/pours';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';

@@ -6,7 +6,7 @@
   import type { BoardAnswers } from '#core/edit';
   import { length, readWithin, writeLength } from '#core/units';
   import Field from '$lib/ui/Field.svelte';
-  import { zone } from '$lib/planner';
+  import { zone } from '$lib/zone';
   import { readPiece } from '$lib/store/studio';
   import { editPiece, removePiece, undo } from '$lib/store/edits';
   import { Live } from '$lib/store/live.svelte';

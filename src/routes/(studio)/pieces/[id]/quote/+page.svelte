@@ -5,7 +5,8 @@
   import type { Paper } from '#core/formats';
   import { quoteOf, shelfOf } from '#core/stock';
   import { bare, duration, fraction, plain, readWithin, writeDuration, writeShare, type Range, type Reading } from '#core/units';
-  import { planner, zone } from '$lib/planner';
+  import { planner } from '$lib/planner';
+  import { zone } from '$lib/zone';
   import { changeSettings } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';

@@ -1,0 +1,3 @@
+/** What is asked at the bench, fetched together. */
+export { default as AbandonDialog } from './AbandonDialog.svelte';
+export { default as NoteDialog } from './NoteDialog.svelte';
