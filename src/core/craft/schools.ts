@@ -1,4 +1,4 @@
-import type { Coat, Laid, Method, Piece, SandCoat, SeaCoat, WaveCoat } from '#core/document';
+import type { Laid, Method, SandCoat, SeaCoat, WaveCoat } from '#core/document';
 
 /**
  * Where good artists disagree. Every way is supported; the first is where a coat starts, with the reason shown to the
