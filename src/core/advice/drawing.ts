@@ -1,3 +1,4 @@
+import { isPast } from '#core/cure';
 import { holesOf, linesOf } from '#core/document';
 import { lineOf } from '#core/geometry';
 import { plain } from '#core/units';
@@ -38,7 +39,7 @@ export const whiteOffWindow: Rule = ({ plan }) =>
           },
         ];
       // thick resin can be laid at once, and many still wait, for edges that hold
-      if (at > white.until && white.from <= stirred && at <= heatUntil)
+      if (isPast(at, white) && white.from <= stirred && at <= heatUntil)
         return [
           {
             code: 'white-laid-late',
@@ -49,7 +50,7 @@ export const whiteOffWindow: Rule = ({ plan }) =>
             fix: 'Leave it so if that is what you want; stir it before it is laid.',
           },
         ];
-      if (at > white.until)
+      if (isPast(at, white))
         return [
           {
             code: 'white-off-window',

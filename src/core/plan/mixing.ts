@@ -1,3 +1,4 @@
+import { isPast } from '#core/cure';
 import type { Method, Resin } from '#core/document';
 import type { CoatPlan } from './coats';
 import { joinCups } from './joined';
@@ -25,7 +26,7 @@ export function mixedTogether(coats: CoatPlan[], resins: Resin[], bench: Omit<Be
   const late = whites.find((step) => {
     const { white } = result.batches[step.batch]!.windows;
     const first = whites.find((w) => w.batch === step.batch);
-    return (first !== step || standsAlone(coats, step, bench.method)) && white.until > white.from && step.at - step.mixedAt > white.until;
+    return (first !== step || standsAlone(coats, step, bench.method)) && white.until > white.from && isPast(step.at - step.mixedAt, white);
   });
   const at = late ? coats.findIndex((c) => c.piece.id === late.id.piece && c.coat.id === late.id.coat) : -1;
   if (at < 0 || coats[at]!.coat.ownBatch) return result;

@@ -86,6 +86,20 @@ test('no default warns of itself: a new piece of any shape, surface, sea and res
   );
 });
 
+test('a white that is laid in the last minute of its window is on time: nothing is said of it', () => {
+  const quick = resins.find((r) => r.name === 'Quick recoat')!;
+  const studio = { ...emptyStudio(), resins: [quick] };
+  const answers = { ...startingBoard(quick.id), name: 'New', shape: shapes[0]!, count: 4 };
+  const means = { resins: [quick], colourants: studio.colourants, method, air: steady(24) };
+  const p = startingPiece('new', answers, studio, 'corner cove');
+  const { steps, batches } = planner.plan(p, means).pours.find(({ coats }) => coats.some((c) => c.coat.kind === 'wave'))!;
+  const white = steps.find((s) => s.id.does === 'white')!;
+  const { until } = batches[white.batch]!.windows.white;
+  const at = white.at - white.mixedAt;
+  assert.ok(at > until && at < until + 0.5, `laid at ${at}, until ${until}: the case is on the edge`);
+  assert.deepEqual(worse(p, means), []);
+});
+
 test('a coat that is added with its ordinary figures finds nothing worse than a note either', () => {
   for (const one of resins)
     for (const kind of ['seal', 'base', 'glaze', 'clear', 'wave', 'top'] as const) {

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { page } from '$app/state';
+  import { isPast } from '#core/cure';
   import { stepKey, type Verdict } from '#core/document';
   import { RATIO_FLAG, ratioError } from '#core/mix';
   import { say } from '#core/pour';
@@ -59,7 +60,7 @@
     const white = batch?.white;
     if (!white || mixed === undefined || at === undefined) return undefined;
     const min = (at - mixed) / 60_000;
-    const where = min < white.from ? 'before its window' : min > white.until ? 'after its window' : 'in its window';
+    const where = min < white.from ? 'before its window' : isPast(min, white) ? 'after its window' : 'in its window';
     return `White went out ${plain(min, 0)} min after mixing, ${where} of ${writeSpan(white.from, white.until)}.`;
   });
 </script>
