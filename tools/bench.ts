@@ -225,7 +225,7 @@ async function start(): Promise<{ base: string; firstAnswer: number; stop: () =>
   }
 }
 
-/** What Mix and Shelf reckon when they are opened on a studio of that size for the first time. */
+/** What Mix and Shelf compute when they are opened on a studio of that size for the first time. */
 {
   const large = largeStudio(300, 5000);
   const begun = performance.now();

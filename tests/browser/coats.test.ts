@@ -96,7 +96,7 @@ visit('the schools: the usual is marked, its reason one tap away, and another wa
   const byLine = async (): Promise<number> =>
     Number(/by its line ([\d.]+)/.exec(await page.getByText(/^White by its reach/).innerText())![1]);
   const before = await byLine();
-  await page.getByLabel('lace wanted', { exact: true }).selectOption('bright');
+  await page.getByLabel('lace', { exact: true }).selectOption('bright');
   await until(byLine, (ml) => ml > 1.15 * before, 'a bright line takes more white');
   await under.selectOption('none');
   await page.getByRole('row', { name: /^Clear held back/ }).waitFor({ state: 'detached' });

@@ -86,14 +86,14 @@ visit(
   },
 );
 
-visit('a pour that is finished comes off the shelf, and what is wanted next is to buy', {}, async ({ page, base }) => {
+visit('a pour that is finished comes off the shelf, and what is needed next is to buy', {}, async ({ page, base }) => {
   await page.goto(`${base}/shelf?view=buy`);
   await page.getByText('To buy: 12.00 EUR, and 1 without a known pack').waitFor();
   await page.getByRole('cell', { name: '1 × box of 100' }).waitFor();
   for (const piece of ['Kelp Cove I', 'Kelp Cove II', 'Kelp Cove III', 'Window-seat lid', 'Ferry tray'])
     await page.getByLabel(piece, { exact: true }).uncheck();
   await page.getByText('Nothing to buy').waitFor();
-  await page.getByText('No pour is planned, so nothing is wanted.').waitFor();
+  await page.getByText('No pour is planned, so nothing is needed.').waitFor();
   await page.getByRole('tab', { name: 'Used' }).click();
   await page.getByRole('cell', { name: 'Jetty rail' }).first().waitFor();
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Usage as CSV' }).click()]);

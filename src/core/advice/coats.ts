@@ -103,7 +103,7 @@ export const filmDrawsBack: Rule = ({ plan }) =>
     if (!onCoat || film >= glossy) return [];
     return [
       {
-        code: 'film-wants-scuff',
+        code: 'film-needs-scuff',
         severity: 'note',
         where: { coatId: coat.id },
         says: `${name} of ${plain(film, 2)} mm stays spread on a scuffed coat; on a glossy one it takes ${plain(glossy, 2)} mm.`,
@@ -153,7 +153,7 @@ export const whiteTwoWays: Rule = ({ plan }) =>
         code: 'white-two-ways',
         severity: 'warn',
         where: { coatId: coat.id },
-        says: `The reach wants ${plain(byReach, 1)} ml of white; the drawn line holds ${plain(byLine, 1)} ml.`,
+        says: `The reach takes ${plain(byReach, 1)} ml of white; the drawn line holds ${plain(byLine, 1)} ml.`,
         why:
           byLine > byReach
             ? 'So much white on the line hides the sea it is pushed over.'

@@ -193,7 +193,7 @@ export const tooManyMixings: Rule = ({ plan }) =>
         severity: 'note',
         where: { pour },
         says: `More than ${plain(most, 0)} mixings in this session would make it safer.`,
-        why: 'So many are the most you asked for; each wants its own stirring and its own clock.',
+        why: 'So many are the most you asked for; each needs its own stirring and its own clock.',
         fix: 'Lay some of it on another day, ask for more mixings in Settings, or take a slower resin.',
       },
     ];

@@ -54,7 +54,7 @@ export interface Cup {
   made: Filling;
 }
 
-/** What a cup is wanted for, ml, all like pieces together. */
+/** What a cup is for, ml, all like pieces together. */
 export interface Need {
   /** mm² */
   area: number;
@@ -101,7 +101,7 @@ export interface Filling {
   /** Share of the mix that is resin, and sand by weight for each of resin; pressed in on the board, or stirred in. */
   sand?: { resinShare: number; perResin: number; pressed: boolean };
   additive?: { name: string; drops: number };
-  /** One of several cups that what is wanted was divided over. */
+  /** One of several cups that what is needed was divided over. */
   portion?: { number: number; of: number };
   serves: Serve[];
 }
@@ -121,8 +121,8 @@ export function cup({ resin, colourants, method, scaleStep, letDowns }: Mixing, 
   const needed = withSpare(dry, method);
   // some of every tint is kept for corrections, since it cannot be met again
   const heldBack = tint?.recipe.length ? needed * (method.heldBack ?? 0) : 0;
-  const wanted = cupContent(needed + heldBack, method);
-  const content = wanted > 0 ? Math.max(wanted, smallest(method, id.role)) : 0;
+  const least = cupContent(needed + heldBack, method);
+  const content = least > 0 ? Math.max(least, smallest(method, id.role)) : 0;
   const ml = content * (sand?.resinShare ?? 1);
   const parts = split(ml, resin);
   const grams = parts.aG + parts.bG;
@@ -141,8 +141,8 @@ export function cup({ resin, colourants, method, scaleStep, letDowns }: Mixing, 
       runsOver: need.runsOver,
       spare: needed - dry,
       heldBack,
-      surplus: content - wanted,
-      stays: wanted - needed - heldBack,
+      surplus: content - least,
+      stays: least - needed - heldBack,
     },
     ml,
     parts,

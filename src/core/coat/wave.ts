@@ -20,7 +20,7 @@ export function waveSection(wave: WaveCoat, method: Method): { clear: number; fo
   };
 }
 
-/** What a wave takes of white by the reach that is wanted, and by the line that is drawn, ml, all like pieces together. */
+/** What a wave takes of white by the reach that is asked for, and by the line that is drawn, ml, all like pieces together. */
 export interface WhiteAmounts {
   /** A strip of foam from up the beach to out at sea. */
   byReach: number;

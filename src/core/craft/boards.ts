@@ -19,7 +19,7 @@ const wood = { thirsty: true, scorches: true, glossy: false };
 
 export const materials: Record<Material, MaterialFacts> = {
   'raw wood': { label: 'Raw wood', density: 0.6, stiffness: 9, ...wood },
-  'thin ply': { label: 'Thin ply, wants doubling', density: 0.62, stiffness: 7, ...wood },
+  'thin ply': { label: 'Thin ply, to be doubled', density: 0.62, stiffness: 7, ...wood },
   ply: { label: 'Ply', density: 0.65, stiffness: 8, ...wood },
   'varnished wood': { label: 'Ready-varnished wood', density: 0.62, stiffness: 9, thirsty: false, scorches: true, glossy: true },
   canvas: { label: 'Stretched canvas', density: 0.45, stiffness: 0, thirsty: true, scorches: true, glossy: false },

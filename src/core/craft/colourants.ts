@@ -2,7 +2,7 @@ import type { Colourant } from '#core/document';
 
 export type ColourantKind = Colourant['kind'];
 
-/** What a kind of colourant is, how big its drop is, and what to mind about it. */
+/** What a kind of colourant is, how big its drop is, and what is said when it is taken up. */
 export interface KindFacts {
   form: 'liquid' | 'paste' | 'powder' | 'flake';
   base: 'resin' | 'water' | 'solvent' | 'dry';
@@ -10,29 +10,29 @@ export interface KindFacts {
   dropMl?: number;
   /** g/ml */
   density: number;
-  minds: string;
+  caution: string;
 }
 
 /** Drop volume goes as surface tension over density, so it is the kind's until drops are counted to a gram. */
 export const colourantKinds: Record<ColourantKind, KindFacts> = {
-  'liquid pigment': { form: 'liquid', base: 'resin', dropMl: 0.025, density: 1.1, minds: 'Shake it; pigment settles.' },
+  'liquid pigment': { form: 'liquid', base: 'resin', dropMl: 0.025, density: 1.1, caution: 'Shake it; pigment settles.' },
   'alcohol ink': {
     form: 'liquid',
     base: 'solvent',
     dropMl: 0.02,
     density: 0.85,
-    minds: 'Flammable until it has gone off: no flame or hot nozzle near.',
+    caution: 'Flammable until it has gone off: no flame or hot nozzle near.',
   },
-  'water-based': { form: 'liquid', base: 'water', dropMl: 0.05, density: 1.05, minds: 'Water clouds resin and slows it: a little only.' },
-  paste: { form: 'paste', base: 'resin', density: 1.7, minds: 'Work it into a spoonful first, or it stays in threads.' },
-  'mica powder': { form: 'powder', base: 'dry', density: 2.8, minds: 'Settles: stir before use. A fine-particle mask while it is dry.' },
+  'water-based': { form: 'liquid', base: 'water', dropMl: 0.05, density: 1.05, caution: 'Water clouds resin and slows it: a little only.' },
+  paste: { form: 'paste', base: 'resin', density: 1.7, caution: 'Work it into a spoonful first, or it stays in threads.' },
+  'mica powder': { form: 'powder', base: 'dry', density: 2.8, caution: 'Settles: stir before use. A fine-particle mask while it is dry.' },
   'metal flake': {
     form: 'flake',
     base: 'dry',
     density: 2.6,
-    minds: 'Sinks in thin resin: lay it as the resin thickens. A fine-particle mask while it is dry.',
+    caution: 'Sinks in thin resin: lay it as the resin thickens. A fine-particle mask while it is dry.',
   },
-  'dry pigment': { form: 'powder', base: 'dry', density: 2, minds: 'Settles: stir before use. A fine-particle mask while it is dry.' },
+  'dry pigment': { form: 'powder', base: 'dry', density: 2, caution: 'Settles: stir before use. A fine-particle mask while it is dry.' },
 };
 
 /** The least of what the resin's and the colourant's makers allow, as the load of one colourant. */

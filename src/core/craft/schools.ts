@@ -23,7 +23,7 @@ export const under: School<NonNullable<WaveCoat['under']>> = {
 };
 
 export const lace: School<NonNullable<WaveCoat['lace']>> = {
-  question: 'lace wanted',
+  question: 'lace',
   ways: [
     { value: 'some', label: 'some', does: 'As much of the foam opens as in your settings.' },
     { value: 'open', label: 'open', does: 'Half of the foam opens: less white in the cup, and a third pass.' },

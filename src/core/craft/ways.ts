@@ -2,7 +2,7 @@ import type { Coat, Piece, WaveCoat } from '#core/document';
 
 /** What the ways of the schools come to in figures. */
 
-/** The foam's open share by the lace wanted; "some" is the studio's own. */
+/** The foam's open share by the lace asked for; "some" is the studio's own. */
 export const openOf = (wave: WaveCoat, own: number): number => (wave.lace === 'open' ? 0.5 : wave.lace === 'bright' ? 0.1 : own);
 
 /** Whether a coat is a wave that is moved with flame. */

@@ -75,7 +75,7 @@ export const limits = {
   mixings: { min: 1, max: 40 },
   /** Least in a cup, ml. */
   smallestCup: { min: 0, max: 200 },
-  /** White mixed for each of white wanted. */
+  /** White mixed for each of white needed. */
   whiteFactor: { min: 1, max: 5 },
   /** How fast a cup is laid, ml a minute. */
   layRate: { min: 5, max: 5000 },

@@ -11,10 +11,10 @@ const drawnNow = (wave: WaveCoat): 'fine' | 'bold' => ((wave.lines ?? 1) > 1 ? '
 /** A wave of one bold line, or of several fine ones. */
 export const withLines = (wave: WaveCoat, how: 'fine' | 'bold'): WaveCoat => ({ ...wave, ...drawn(how, wave.lace) });
 
-/** A wave of the lace wanted, with the passes and the white it takes; lines drawn to the artist's own measure stay. */
-export function withLace(wave: WaveCoat, wanted: NonNullable<WaveCoat['lace']>): WaveCoat {
+/** A wave of the lace asked for, with the passes and the white it takes; lines drawn to the artist's own measure stay. */
+export function withLace(wave: WaveCoat, asked: NonNullable<WaveCoat['lace']>): WaveCoat {
   const how = drawnNow(wave);
   const usual = drawn(how, wave.lace);
   const own = (Object.keys(usual) as (keyof typeof usual)[]).some((key) => usual[key] !== wave[key]);
-  return { ...wave, ...(own ? {} : drawn(how, wanted)), lace: wanted, passes: { some: 2, open: 3, bright: 1 }[wanted] };
+  return { ...wave, ...(own ? {} : drawn(how, asked)), lace: asked, passes: { some: 2, open: 3, bright: 1 }[asked] };
 }

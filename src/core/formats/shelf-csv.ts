@@ -1,6 +1,6 @@
 import type { Zone } from '#core/air';
 import { limits, supplies, type Stock, type StockOf, type StockUnit } from '#core/document';
-import { itemKey, itemName, type Ledger, type Materials, type Use } from '#core/stock';
+import { itemKey, itemName, type Ledger, type Materials, type Usage } from '#core/stock';
 import { bare, plain, readWithin, type Range, type Reading } from '#core/units';
 import { readCsv, writeCsv, type Column } from './csv';
 
@@ -34,7 +34,7 @@ export function writeShelf(shelf: Ledger, materials: Materials): string {
 }
 
 /** What pours took, a line for each thing. */
-export function writeUsage(uses: Use[], materials: Materials, zone: Zone): string {
+export function writeUsage(uses: Usage[], materials: Materials, zone: Zone): string {
   const rows = uses.flatMap((use) => use.taken.map((taken) => ({ ...taken, piece: use.piece, at: use.at })));
   return writeCsv<(typeof rows)[0]>(
     [

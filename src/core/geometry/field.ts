@@ -3,7 +3,7 @@ import { bounds } from './outline';
 import type { Region } from './regions';
 import type { Ring } from './shapes/ring';
 
-/** A grid of cells over a board, or points along a line: places at which heights are reckoned. */
+/** A grid of cells over a board, or points along a line: places at which heights are taken. */
 export interface Field {
   /** Middles of the cells, mm. */
   x: Float64Array;

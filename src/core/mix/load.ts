@@ -17,7 +17,7 @@ export interface Dose {
   drops?: number;
   /** Whole drops to count, of the let-down where there is one. */
   count?: number;
-  /** Parts of clear to one of colourant, where the cup wants under three drops or too little to weigh. */
+  /** Parts of clear to one of colourant, where the cup needs under three drops or too little to weigh. */
   letDown?: number;
   /** Load of what is counted or weighed. */
   load: number;
@@ -49,12 +49,12 @@ export const letDownFor = (drops: number, offered: readonly number[] = LET_DOWNS
 
 /**
  * Let-downs of one colourant that several cups share: one where it does for all of them, else the two that do best.
- * @param wants what each cup wants of it that is too little to count or to weigh
+ * @param needs what each cup needs of it that is too little to count or to weigh
  */
-function sharedBy(wants: number[], reach: Reach): number[] {
+function sharedBy(needs: number[], reach: Reach): number[] {
   const off = (set: number[]): number =>
-    wants.reduce((sum, want) => {
-      const made = want * (letDownOf(want, reach, set) + 1);
+    needs.reduce((sum, need) => {
+      const made = need * (letDownOf(need, reach, set) + 1);
       return sum + (made < reach.least ? Math.log(reach.least / made) : made > reach.most ? Math.log(made / reach.most) : 0);
     }, 0);
   let [best, least] = [LET_DOWN_SETS[0]!, Infinity];
@@ -70,11 +70,11 @@ function sharedBy(wants: number[], reach: Reach): number[] {
 export type LetDowns = ReadonlyMap<string, readonly number[]>;
 
 /** At most two let-downs for each colourant, for all the cups of a pour. @param stepG of the scale, g */
-export function letDownsOf(wants: { part: Part; colourant: Colourant; resinG: number }[], stepG: number): LetDowns {
+export function letDownsOf(needs: { part: Part; colourant: Colourant; resinG: number }[], stepG: number): LetDowns {
   const shared = new Map<string, number[]>();
-  for (const colourant of new Set(wants.map((w) => w.colourant))) {
+  for (const colourant of new Set(needs.map((w) => w.colourant))) {
     const { dropMl } = colourant;
-    const own = wants.filter((w) => w.colourant === colourant && w.part.load > 0 && w.resinG > 0);
+    const own = needs.filter((w) => w.colourant === colourant && w.part.load > 0 && w.resinG > 0);
     const amounts = own.map(({ part, resinG }) =>
       dropMl === undefined ? part.load * resinG : dropsFor(part.load, resinG, { density: colourant.density, dropMl }),
     );

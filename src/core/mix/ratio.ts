@@ -49,7 +49,7 @@ export function ratioError(aG: number, bG: number, resin: Mixable): number {
 export const volumeWeighedError = (resin: Mixable): number =>
   resin.ratio.by === 'volume' ? ratioError(resin.ratio.a, resin.ratio.b, resin) : 0;
 
-/** What to add after one part was over-poured, what the whole then is, and how much more that is than was wanted, all g. */
+/** What to add after one part was over-poured, what the whole then is, and how much more that is than was planned, all g. */
 export interface Rescue {
   addA: number;
   addB: number;
@@ -59,13 +59,13 @@ export interface Rescue {
 
 /**
  * Rescue of an over-pour: the part that is ahead stays, the other is brought up to it.
- * @param planned what was wanted, g
+ * @param planned what was planned, g
  * @param aG, bG  what is in the cup, g
  */
 export function rescue(planned: Pick<Split, 'aG' | 'bG'>, aG: number, bG: number): Rescue {
   const k = Math.max(aG / planned.aG, bG / planned.bG);
-  const wanted = planned.aG + planned.bG;
-  return { addA: k * planned.aG - aG, addB: k * planned.bG - bG, total: k * wanted, surplus: Math.max(0, k - 1) * wanted };
+  const whole = planned.aG + planned.bG;
+  return { addA: k * planned.aG - aG, addB: k * planned.bG - bG, total: k * whole, surplus: Math.max(0, k - 1) * whole };
 }
 
 /** Worst error of the ratio from reading a scale in steps: (δ/2)(1/m_A + 1/m_B); 40 g at 1 g is 5.03 %. */

@@ -9,7 +9,7 @@ function levelOf(ground: Float64Array, places: Places, film: number): number {
   let level = 0;
   for (const i of places) level = Math.max(level, ground[i]!);
   level += film;
-  const wanted = film * places.length;
+  const target = film * places.length;
   for (let k = 0; k < 60; k++) {
     let [held, wet] = [0, 0];
     for (let j = 0; j < places.length; j++) {
@@ -19,7 +19,7 @@ function levelOf(ground: Float64Array, places: Places, film: number): number {
         wet++;
       }
     }
-    const step = wet ? (held - wanted) / wet : 0;
+    const step = wet ? (held - target) / wet : 0;
     level -= step;
     if (step < 1e-7) break;
   }

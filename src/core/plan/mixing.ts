@@ -14,7 +14,7 @@ function standsAlone(coats: CoatPlan[], { id }: Step, method: Method): boolean {
 }
 
 /**
- * Coats mixed with the cups they share. A white that would be past its window, when a later wave wants it or when the
+ * Coats mixed with the cups they share. A white that would be past its window, when a later wave takes it or when the
  * films before it take long, is mixed anew for that wave.
  * @param coats  in the order they are laid
  * @param resins whose times are ages of a film

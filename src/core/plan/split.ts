@@ -31,7 +31,7 @@ const keyed = (cups: Cup[]): Set<string> => new Set(cups.map((c) => c.key));
 
 /**
  * The cups of coats of one resin as units; those that share a cup are one. One that a wave joins comes as late as the
- * wave, so that its white is not mixed before it is wanted.
+ * wave, so that its white is not mixed before it is laid.
  */
 function unitsOf(coats: CoatPlan[]): Unit[] {
   const units: Unit[] = [];
@@ -49,7 +49,7 @@ function unitsOf(coats: CoatPlan[]): Unit[] {
   return units;
 }
 
-/** Coats of one resin, begun anew at each that wants a mixing of its own. */
+/** Coats of one resin, begun anew at each that asks for a mixing of its own. */
 const runsOf = (coats: CoatPlan[]): CoatPlan[][] =>
   coats.reduce<CoatPlan[][]>((runs, c) => {
     if (!runs.length || c.coat.ownBatch) runs.push([c]);

@@ -13,10 +13,10 @@ const WORK = new Set(['mix', 'pour', 'press', 'additive', 'line', 'white', 'rest
 /** Steps that use a batch while it must be workable. */
 const own = (steps: Step[], index: number): Step[] => steps.filter((s) => s.batch === index && WORK.has(s.id.does));
 
-/** When the plan empties a standing cup: its last step, or for a mixing cup that fills others when they are filled. */
+/** When the plan empties a waiting cup: its last step, or for a mixing cup that fills others when they are filled. */
 function emptiedAt({ key }: WaitingCup, { resin, cups }: Batch, steps: Step[]): number {
-  const wanted = key ?? (cups.length === 1 ? cups[0]!.key : undefined);
-  const step = steps.findLast((s) => WORK.has(s.id.does) && s.uses.some((u) => cupKey(u.cup) === wanted));
+  const emptiedKey = key ?? (cups.length === 1 ? cups[0]!.key : undefined);
+  const step = steps.findLast((s) => WORK.has(s.id.does) && s.uses.some((u) => cupKey(u.cup) === emptiedKey));
   return step ? step.at - step.mixedAt : resin.stirMin + FILL * cups.length;
 }
 

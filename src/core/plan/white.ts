@@ -5,7 +5,7 @@ import { contrastOf, hidingFilm, recipeLayer, stickFilm } from '#core/tint';
 import { whiteThickness } from './batch';
 import type { PiecePlan } from './piece';
 
-/** What a wave takes of white by the reach that is wanted, and by the line that is drawn. Its cup holds the greater, times the studio's factor. */
+/** What a wave takes of white by the reach that is asked for, and by the line that is drawn. Its cup holds the greater, times the studio's factor. */
 export const whiteAmounts = ({ site }: Pick<PiecePlan, 'site'>, wave: WaveCoat): WhiteAmounts => whiteOf(site, wave);
 
 /** How a white hides: the contrast its foam leaves of what is below, from 0.90 hidden, and the film from which it hides, mm. */

@@ -5,6 +5,6 @@ export * from './contents';
 export * from './boards';
 export * from './older';
 export * from './clock';
-export * from './bench';
+export * from './session-figures';
 export * from './weights';
 export * from './weighing';

@@ -2,7 +2,7 @@ import { cupKey, type Colourant, type Resin, type ToldBatch, type ToldCup, type 
 import { proportioned, ratioError } from '#core/mix';
 import type { Weights } from './weights';
 
-/** One thing to weigh or count into a vessel, all g. What is over makes the rest of its vessel want more. */
+/** One thing to weigh or count into a vessel, all g. What is over makes the rest of its vessel need more. */
 export interface WeighLine {
   key: string;
   kind: Weighed;
@@ -10,8 +10,8 @@ export interface WeighLine {
   cup?: ToldCup;
   colourantId?: string;
   planned: number;
-  /** What it wants in all, with what others in its vessel are over. */
-  wanted: number;
+  /** What it needs in all, with what others in its vessel are over. */
+  target: number;
   /** What was put in, all goes together. */
   inside?: number;
   /** What is still to come; 0 where it is within what can be told. */
@@ -26,7 +26,7 @@ export interface WeighLine {
 /** A batch at the scale: its lines in order, and what has become of its ratio and its size. */
 export interface Weighing {
   lines: WeighLine[];
-  /** The first line that wants something; undefined when all is in. */
+  /** The first line that needs something; undefined when all is in. */
   current?: WeighLine;
   /** Of the ratio, once A and B are both in. */
   error?: number;
@@ -44,14 +44,14 @@ const TINT_SLACK = 0.05;
 
 /** Lines of one vessel, each grown to what is over of the others. */
 function vessel(
-  lines: Omit<WeighLine, 'wanted' | 'left' | 'over'>[],
+  lines: Omit<WeighLine, 'target' | 'left' | 'over'>[],
   slackShare: (kind: WeighLine['kind']) => number,
   step: number,
   kept: ReadonlySet<string>,
 ): { lines: WeighLine[]; k: number } {
   const slack = lines.map((l) => Math.max(slackShare(l.kind) * l.planned, l.drops ? 0.5 * l.drops.each : step / ((l.letDown ?? 0) + 1)));
   // what is left as it is does not make the others grow
-  const { k, wanted } = proportioned(
+  const { k, target } = proportioned(
     lines.map((l) => l.planned),
     lines.map((l) => (kept.has(l.key) ? undefined : l.inside)),
     slack,
@@ -60,9 +60,9 @@ function vessel(
     k,
     lines: overOf(
       lines.map((l, i) => {
-        const missing = wanted[i]! - (l.inside ?? 0);
+        const missing = target[i]! - (l.inside ?? 0);
         const left = kept.has(l.key) || (l.inside !== undefined && missing <= slack[i]! + 1e-9) ? 0 : missing;
-        return { ...l, wanted: wanted[i]!, left };
+        return { ...l, target: target[i]!, left };
       }),
       slack,
     ),

@@ -1,6 +1,6 @@
 import { cupKey, stepKey, type Pour, type PourEvent, type Told, type ToldStep } from '#core/document';
 import { weightsOf } from '#core/pour';
-import { momentOf, standing, timesOf, toldOf, type Times } from './times';
+import { effective, momentOf, timesOf, toldOf, type Times } from './times';
 
 /** A pour's events read beside what it was told. */
 export interface Session extends Times {
@@ -56,7 +56,7 @@ export function readSession(pour: Pour): Session {
  * once. A weight, a note and a pass of heat beyond those told may well come twice.
  */
 export function stands(happening: PourEvent, events: PourEvent[]): boolean {
-  const all = standing(events);
+  const all = effective(events);
   switch (happening.kind) {
     case 'mixed':
       return all.some((e) => e.kind === 'mixed' && e.batch === happening.batch);

@@ -14,8 +14,8 @@ export interface Times {
 
 export const momentOf = (event: Pick<PourEvent, 'at'>): number => Date.parse(event.at);
 
-/** Events that stand: those no later event took back. */
-export function standing(events: PourEvent[]): PourEvent[] {
+/** Events that hold: those no later event took back. */
+export function effective(events: PourEvent[]): PourEvent[] {
   const undone = new Set(events.flatMap((e) => (e.kind === 'undone' ? [e.undoes] : [])));
   return events.filter((e) => e.kind !== 'undone' && !undone.has(e.seq));
 }
@@ -25,7 +25,7 @@ export const unknownEvents = (pour: Pick<Pour, 'events'>): { seq: number; at: st
   pour.events.filter((event) => !isKnown(event));
 
 export function timesOf(pour: Pick<Pour, 'events' | 'startedAt'>): Times {
-  const events = standing(pour.events).filter(isKnown);
+  const events = effective(pour.events).filter(isKnown);
   const mixedAt = new Map<number, number>();
   for (const event of events) if (event.kind === 'mixed') mixedAt.set(event.batch, momentOf(event));
   const done = events.find((event) => event.kind === 'done');
@@ -43,6 +43,6 @@ const untold: Told = { roomC: 0, coats: [], batches: [], cups: [], steps: [], su
 
 /** What holds of what a pour was told: its last plan. A pour of which nothing is known was told nothing. */
 export function toldOf(pour: Pick<Pour, 'told' | 'events'>): Told {
-  const anew = standing(pour.events).findLast((e) => e.kind === 'replanned');
+  const anew = effective(pour.events).findLast((e) => e.kind === 'replanned');
   return anew?.kind === 'replanned' ? anew.told : (pour.told ?? untold);
 }

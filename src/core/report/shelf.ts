@@ -29,7 +29,7 @@ export function quoteReport(plan: PiecePlan, studio: Studio, zone: Zone) {
 /** What is left in each container, and what the coming pours ask for. */
 export function shelfReport(studio: Studio, { now, zone, planner }: Asked) {
   const shelf = ledgerOf(studio, zone);
-  const wanted = comingPours(studio.pieces, studio.pours.map(summaryOf), meansOf(studio), planner).flatMap((c) => c.taken);
+  const needed = comingPours(studio.pieces, studio.pours.map(summaryOf), meansOf(studio), planner).flatMap((c) => c.taken);
   return {
     containers: shelf.lines.map(({ stock, left }) => ({
       what: itemName(stock.of, studio),
@@ -38,12 +38,12 @@ export function shelfReport(studio: Studio, { now, zone, planner }: Asked) {
       unit: stock.unit,
     })),
     short: shelf.short.map((s) => ({ what: itemName(s.of, studio), amount: r(s.amount), unit: s.unit, piece: s.piece })),
-    toBuy: toBuy(wanted, shelf, studio, zone.dayOf(now))
+    toBuy: toBuy(needed, shelf, studio, zone.dayOf(now))
       .filter((b) => b.missing > 0)
       .map((b) => ({
-        what: itemName(b.wanted.of, studio),
+        what: itemName(b.needed.of, studio),
         missing: r(b.missing),
-        unit: b.wanted.unit,
+        unit: b.needed.unit,
         ...(b.packs && { packs: b.packs.count, of: b.packs.stock.name, price: r(b.packs.price) }),
       })),
   };

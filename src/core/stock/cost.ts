@@ -1,6 +1,6 @@
 import type { StockUnit } from '#core/document';
 import { densityOf, itemKey, turned, type Materials, type Taken } from './item';
-import { inDrawingOrder, type Ledger, type Line } from './ledger';
+import { inDrawingOrder, type Ledger, type LedgerLine } from './ledger';
 
 /** Money, and the things in it whose price nobody knows. */
 export interface Cost {
@@ -14,7 +14,7 @@ export interface Cost {
  */
 export function pricePer(of: Taken['of'], unit: StockUnit, { lines }: Ledger, materials: Materials): number | undefined {
   const own = lines.filter((l) => itemKey(l.stock.of) === itemKey(of)).sort((a, b) => inDrawingOrder(a.stock, b.stock));
-  const line: Line | undefined = own.find((l) => l.left > 0) ?? own.sort((a, b) => b.stock.since.localeCompare(a.stock.since))[0];
+  const line: LedgerLine | undefined = own.find((l) => l.left > 0) ?? own.sort((a, b) => b.stock.since.localeCompare(a.stock.since))[0];
   if (!line) return undefined;
   const one = turned(1, unit, line.stock.unit, densityOf(line.stock, materials));
   return one === undefined ? undefined : (one * line.stock.price) / line.stock.size;

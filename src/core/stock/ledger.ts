@@ -1,10 +1,10 @@
 import type { Zone } from '#core/air';
 import type { Stock } from '#core/document';
 import { densityOf, itemKey, turned, type Materials, type Taken } from './item';
-import type { Use } from './take';
+import type { Usage } from './take';
 
 /** One container, what was taken out of it, and what is left, in its own unit. */
-export interface Line {
+export interface LedgerLine {
   stock: Stock;
   taken: { pourId: string; piece: string; at: number; amount: number }[];
   corrected: number;
@@ -18,7 +18,7 @@ export interface Short extends Taken {
 }
 
 export interface Ledger {
-  lines: Line[];
+  lines: LedgerLine[];
   short: Short[];
 }
 
@@ -36,31 +36,31 @@ const NOTHING = 1e-9;
  * What is left in every container after all pours, oldest first. A pour draws only from what was on the shelf by its day;
  * what it takes beyond that is short, and no container goes below nothing because of it.
  */
-export function ledger(stock: Stock[], uses: Use[], materials: Materials, zone: Zone): Ledger {
-  const lines = stock.map((item): Line => {
+export function ledger(stock: Stock[], uses: Usage[], materials: Materials, zone: Zone): Ledger {
+  const lines = stock.map((item): LedgerLine => {
     const corrected = (item.corrections ?? []).reduce((sum, c) => sum + c.by, 0);
     return { stock: item, taken: [], corrected, left: item.size + corrected };
   });
-  const byItem = new Map<string, Line[]>();
+  const byItem = new Map<string, LedgerLine[]>();
   for (const line of [...lines].sort((a, b) => inDrawingOrder(a.stock, b.stock)))
     byItem.set(itemKey(line.stock.of), [...(byItem.get(itemKey(line.stock.of)) ?? []), line]);
   const short: Short[] = [];
   for (const use of [...uses].sort((a, b) => a.at - b.at)) {
     const day = zone.dayOf(use.at);
     for (const { of, amount, unit } of use.taken) {
-      let wanted = amount;
+      let toDraw = amount;
       for (const line of byItem.get(itemKey(of)) ?? []) {
         if (line.stock.since > day || line.left <= NOTHING) continue;
         const density = densityOf(line.stock, materials);
-        const inOwn = turned(wanted, unit, line.stock.unit, density);
+        const inOwn = turned(toDraw, unit, line.stock.unit, density);
         if (inOwn === undefined) continue;
         const drawn = Math.min(inOwn, line.left);
         line.left -= drawn;
         line.taken.push({ pourId: use.pourId, piece: use.piece, at: use.at, amount: drawn });
-        wanted = turned(inOwn - drawn, line.stock.unit, unit, density)!;
-        if (wanted <= NOTHING) break;
+        toDraw = turned(inOwn - drawn, line.stock.unit, unit, density)!;
+        if (toDraw <= NOTHING) break;
       }
-      if (wanted > NOTHING) short.push({ of, amount: wanted, unit, pourId: use.pourId, piece: use.piece });
+      if (toDraw > NOTHING) short.push({ of, amount: toDraw, unit, pourId: use.pourId, piece: use.piece });
     }
   }
   return { lines, short };

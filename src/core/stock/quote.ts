@@ -5,7 +5,7 @@ import { costOf, type Cost } from './cost';
 import type { Materials, Taken } from './item';
 import type { Ledger } from './ledger';
 import { takenByBatch, takenByBoard, takenByPour } from './take';
-import { fateOf, wasted } from './waste';
+import { balanceOf, wasted } from './waste';
 
 /** One line of work, hours. */
 export interface Hours {
@@ -58,7 +58,7 @@ export function quoteOf(plan: PiecePlan, shelf: Ledger, materials: Materials, pr
     .flatMap((p) => p.batches)
     .reduce((sum, batch) => {
       const parts = takenByBatch(batch).filter((t) => t.of.kind === 'resin');
-      return sum + (costOf(parts, shelf, materials).amount * wasted(fateOf(batch), method)) / batch.ml;
+      return sum + (costOf(parts, shelf, materials).amount * wasted(balanceOf(batch), method)) / batch.ml;
     }, 0);
   const hours = hoursOf(plan, method, pricing);
   const totalHours = hours.reduce((sum, h) => sum + h.hours, 0);

@@ -4,10 +4,10 @@ import type { Means, PiecePlan, Planner } from '#core/plan';
 import { readSession, timesOf, type PourSummary } from '#core/record';
 import { summed, type Taken } from './item';
 import { ledger, type Ledger } from './ledger';
-import { takenByBoard, takenByPour, usedBy, type Use } from './take';
+import { takenByBoard, takenByPour, usedBy, type Usage } from './take';
 
 /** What pours that are over took, from what they were told and what was weighed. */
-export function usesOf(pours: Pour[]): Use[] {
+export function usagesOf(pours: Pour[]): Usage[] {
   const firsts = new Map<string, string>();
   for (const pour of [...pours].sort((a, b) => a.startedAt.localeCompare(b.startedAt)))
     if (!timesOf(pour).abandoned) for (const { pieceId } of pour.of) if (!firsts.has(pieceId)) firsts.set(pieceId, pour.id);
@@ -19,7 +19,7 @@ export function usesOf(pours: Pour[]): Use[] {
 
 /** The shelf as it stands after every finished pour. */
 export const shelfOf = (stock: Stock[], pours: Pour[], materials: { resins: Resin[]; colourants: Colourant[] }, zone: Zone): Ledger =>
-  ledger(stock, usesOf(pours), materials, zone);
+  ledger(stock, usagesOf(pours), materials, zone);
 
 /** A pour that is still to come, and what it will take. */
 export interface Coming {

@@ -46,7 +46,7 @@ const supplied = (list: ToldSupply[]): Taken[] => list.map(({ supply: what, amou
 export const takenByBoard = (plan: PiecePlan): Taken[] => summed(supplied(boardSupplies(plan)));
 
 /** What a finished pour took, and when. */
-export interface Use {
+export interface Usage {
   pourId: string;
   piece: string;
   /** ms since 1970 */
@@ -59,7 +59,7 @@ export interface Use {
  * mixed. Nothing before it is over. One that was given up took what was mixed by then.
  * @param first pieces whose first pour this is, which takes their primer, tape and dressings too
  */
-export function usedBy({ pour, told, events, done, abandoned }: Session, first: ReadonlySet<string>): Use | undefined {
+export function usedBy({ pour, told, events, done, abandoned }: Session, first: ReadonlySet<string>): Usage | undefined {
   const at = done ?? abandoned?.at;
   if (at === undefined) return undefined;
   const mixed = new Set(events.flatMap((e) => (e.kind === 'mixed' ? [e.batch] : [])));

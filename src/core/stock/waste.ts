@@ -3,7 +3,7 @@ import type { Batch } from '#core/plan';
 import type { Cup } from '#core/coat';
 
 /** Where the mix of a batch ends up, ml: on the board, kept by vessels, dripped, or over. They add up to the batch. */
-export interface Fate {
+export interface MixBalance {
   laid: number;
   /** What cups and the mixing cup keep. */
   stays: number;
@@ -19,7 +19,7 @@ const shareOf = (c: Cup): number => {
 };
 
 /** Where the mix of a batch ends up. */
-export function fateOf(batch: Batch): Fate {
+export function balanceOf(batch: Batch): MixBalance {
   const sum = (of: (c: Cup) => number): number => batch.cups.reduce((total, c) => total + of(c) * shareOf(c), 0);
   const drips = sum((c) => c.made.need.drips);
   const filled = batch.cups.reduce((total, c) => total + c.ml, 0);
@@ -32,5 +32,5 @@ export function fateOf(batch: Batch): Fate {
 }
 
 /** What of a batch can still be used, and what is gone, ml. Drips count as used where they are caught. */
-export const leftOver = ({ over, drips }: Fate, method: Method): number => over + (method.runOff === 'caught' ? drips : 0);
-export const wasted = ({ stays, drips }: Fate, method: Method): number => stays + (method.runOff === 'caught' ? 0 : drips);
+export const leftOver = ({ over, drips }: MixBalance, method: Method): number => over + (method.runOff === 'caught' ? drips : 0);
+export const wasted = ({ stays, drips }: MixBalance, method: Method): number => stays + (method.runOff === 'caught' ? 0 : drips);

@@ -100,7 +100,7 @@ export function fromDeepest(cups: WantedCup[], bottle: Bottle): Built {
   /** How much of the cup before stays, in a part of the next: the share its most falling colourant keeps. */
   const kept = (j: number): number =>
     Math.min(1, ...cups[j - 1]!.recipe.filter((p) => p.load > 0).map((p) => of(cups[j]!.recipe, p.colourantId) / p.load));
-  // amounts are reckoned back from the shore: each level holds its own cup and what is thinned into the next
+  // amounts are counted back from the shore: each level holds its own cup and what is thinned into the next
   const levels = cups.map((c) => c.ml);
   for (let j = cups.length - 1; j > 0; j--) levels[j - 1]! += levels[j]! * kept(j);
   let now: Part[] = [];

@@ -1,4 +1,4 @@
-import type { Colourant, Part, Resin, Share, Slope, SlopeCup } from '#core/document';
+import type { Colourant, Part, Resin, MixturePart, Slope, SlopeCup } from '#core/document';
 import { totalLoad } from '#core/mix';
 import { groundNamed } from './ground';
 import { seenColour, stackOver, type Rgb } from './layer';
@@ -48,7 +48,7 @@ export function loadFor(wanted: number, at: (load: number) => number, most: numb
 }
 
 /** A mixture with its parts adding up to 1; empty where all of them are nothing. */
-export function mixtureOf(shares: Share[]): Part[] {
+export function mixtureOf(shares: MixturePart[]): Part[] {
   const sum = shares.reduce((s, { parts }) => s + parts, 0);
   return sum > 0 ? shares.filter((s) => s.parts > 0).map(({ colourantId, parts }) => ({ colourantId, load: parts / sum })) : [];
 }

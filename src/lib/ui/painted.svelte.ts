@@ -1,7 +1,7 @@
 import { onMount } from 'svelte';
 
 /**
- * True once the screen has been painted: what takes long to reckon waits for it, so that the screen says what it is doing.
+ * True once the screen has been painted: what takes long to compute waits for it, so that the screen says what it is doing.
  * Made while a component is.
  */
 export class Painted {

@@ -3,7 +3,7 @@
   import { fixed, plain } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
 
-  /** All lines of the batch: what each wants and what is in. A press takes one out of turn. */
+  /** All lines of the batch: what each needs and what is in. A press takes one out of turn. */
   let {
     weighing,
     line,
@@ -24,7 +24,7 @@
   <table class="w-full text-[16px]">
     <thead class="text-[14px] text-nightsoft">
       <tr class="text-right [&>th]:px-3 [&>th]:py-2 [&>th]:font-normal"
-        ><th class="text-left" scope="col">into</th><th scope="col">wants</th><th scope="col">in it</th><th scope="col"></th></tr
+        ><th class="text-left" scope="col">into</th><th scope="col">needs</th><th scope="col">in it</th><th scope="col"></th></tr
       >
     </thead>
     <tbody>
@@ -46,7 +46,7 @@
                 ></span>{/if}{l.name}</button
             >
           </th>
-          <td class="whitespace-nowrap">{amount(l, l.wanted)}</td>
+          <td class="whitespace-nowrap">{amount(l, l.target)}</td>
           <td class="whitespace-nowrap">{l.inside === undefined ? '–' : amount(l, l.inside)}</td>
           <td class="text-left text-[14px] {l.over > 0 ? 'text-[#f0c36a]' : 'text-nightsoft'}">{state(l)}</td>
         </tr>

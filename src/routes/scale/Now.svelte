@@ -54,7 +54,7 @@
   const thinned = $derived(line?.letDown ? ` of 1 : ${line.letDown}` : '');
   /** What the scale is to show of a line: of a let-down, the clear in it too. */
   const shows = (l: WeighLine): number => l.left * (l.drops ? 1 : (l.letDown ?? 0) + 1);
-  const wantedDrops = $derived(drops && line ? Math.max(1, Math.round(line.left / drops.each)) : 0);
+  const dropsToCome = $derived(drops && line ? Math.max(1, Math.round(line.left / drops.each)) : 0);
 
   const says = $derived.by(() => {
     if (waiting) return 'A and B are right. Bring them together.';
@@ -63,7 +63,7 @@
     if (line.kind === 'A' || line.kind === 'B')
       return more ? `${grams(line.left)} more of ${line.name}.` : `Pour ${line.name} to ${grams(line.left)}.`;
     if (drops && line.cup)
-      return `${more ? `${wantedDrops} more` : wantedDrops} drop${wantedDrops === 1 ? '' : 's'}${thinned} of ${line.name} into ${line.cup.name}.`;
+      return `${more ? `${dropsToCome} more` : dropsToCome} drop${dropsToCome === 1 ? '' : 's'}${thinned} of ${line.name} into ${line.cup.name}.`;
     if (line.kind === 'fill')
       return more ? `${grams(line.left)} of clear into ${line.cup!.name}.` : `Fill ${line.cup!.name} to ${grams(line.left)}.`;
     return `${grams(shows(line))} ${more ? 'more ' : ''}of ${line.name.toLowerCase()}${thinned ? `${thinned} in clear` : ''} into ${line.cup!.name}.`;
@@ -71,7 +71,7 @@
   const why = $derived.by(() => {
     if (line && over)
       return line.kind === 'A' || line.kind === 'B'
-        ? `${over.name} is ${grams(over.over)} over, and none of it comes out again. The batch becomes ${grams(weighing.total)}, ${grams(weighing.surplus)} more than was wanted.`
+        ? `${over.name} is ${grams(over.over)} over, and none of it comes out again. The batch becomes ${grams(weighing.total)}, ${grams(weighing.surplus)} more than was planned.`
         : `${over.name} is ${over.drops ? `${plain(over.over / over.drops.each, 0)} drops` : grams(over.over)} over. This brings ${line.cup!.name} back to its tint.`;
     if (line?.kind === 'A')
       return 'An empty cup on, tare, then A. Each part in a cup of its own, so that a slip can be put right before they meet.';
@@ -126,7 +126,7 @@
       preserveAspectRatio="none"
       class="h-5 w-full max-w-2xl"
       role="img"
-      aria-label="{plain(100 * share, 0)} % of what is wanted"
+      aria-label="{plain(100 * share, 0)} % of what it needs"
     >
       <rect x="0" y="4" width="400" height="10" class="fill-nightline" />
       <rect
@@ -146,10 +146,10 @@
   {#if waiting}
     <button type="button" class="button-bench button-bench-main" onclick={onmeet}>A and B are together <kbd>space</kbd></button>
   {:else if line && drops}
-    <button type="button" class="button-bench button-bench-main" onclick={() => ontake(wantedDrops * drops.each)}>{wantedDrops} in</button>
+    <button type="button" class="button-bench button-bench-main" onclick={() => ontake(dropsToCome * drops.each)}>{dropsToCome} in</button>
     {#each [1, 2] as extra (extra)}
-      <button type="button" class="button-bench" onclick={() => ontake((wantedDrops + extra) * drops.each)}
-        >{wantedDrops + extra} slipped in</button
+      <button type="button" class="button-bench" onclick={() => ontake((dropsToCome + extra) * drops.each)}
+        >{dropsToCome + extra} slipped in</button
       >
     {/each}
   {:else if line}

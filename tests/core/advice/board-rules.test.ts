@@ -157,7 +157,7 @@ rule('a film too thin to stay spread', advice.filmDrawsBack, 'warn film-draws-ba
 rule(
   'a thin glaze on a hard gloss wants a scuff',
   advice.filmDrawsBack,
-  'note film-wants-scuff',
+  'note film-needs-scuff',
   onTop(panel, coat('glaze', { film: 0.5 })),
   onTop(panel, coat('glaze', { film: 0.8 })),
 );

@@ -98,7 +98,7 @@ test('white by reach and by line more than two times apart is warned of, either 
   const wave = (part: Partial<WaveCoat>): Piece => withCoat(panel, waveId, (c) => ({ ...(c as WaveCoat), ...part }));
   quiet(ask(whiteTwoWays));
   const thick = ask(whiteTwoWays, wave({ lineHeight: 4 }))[0]!;
-  assert.match(thick.says, /The reach wants \d+(\.\d)? ml of white; the drawn line holds \d+(\.\d)? ml/);
+  assert.match(thick.says, /The reach takes \d+(\.\d)? ml of white; the drawn line holds \d+(\.\d)? ml/);
   assert.match(thick.fix, /fewer or thinner lines/);
   assert.match(ask(whiteTwoWays, wave({ lines: 1, lineWidth: 3, lineHeight: 1 }))[0]!.fix, /another line/);
 });

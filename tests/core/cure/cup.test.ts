@@ -50,7 +50,7 @@ test('a cup ages faster than a film, and its age and its minute are each otherâ€
   assert.equal(cupMinuteOfAge(c, -3), 0);
 });
 
-test('a thimble in a cold room never runs away, and the reckoning ends', () => {
+test('a thimble in a cold room never runs away, and the computation ends', () => {
   const c = cupCourse(2, cupSurface(2), steady(5), 240, 23, 55);
   assert.ok(c.peakC < 8 && c.runawayMin === Infinity);
   assert.ok(cupMinuteOfAge(c, 1e6) > 1440);

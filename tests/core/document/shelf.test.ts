@@ -109,7 +109,7 @@ test('amounts of one thing are made one, nothing of it is left out', () => {
 test('each kind of colourant says its form and base, and only what drips has a drop', () => {
   for (const [kind, facts] of Object.entries(colourantKinds)) {
     assert.equal(facts.dropMl !== undefined, facts.form === 'liquid', kind);
-    assert.ok(facts.density >= 0.5 && facts.minds.length > 10, kind);
+    assert.ok(facts.density >= 0.5 && facts.caution.length > 10, kind);
   }
   assert.equal(ownLimit({ limit: 0.02 }, 0.06), 0.02);
   assert.equal(ownLimit({ limit: 0.1 }, 0.06), 0.06);

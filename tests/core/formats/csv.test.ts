@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { shelfOf, usesOf } from '#core/stock';
+import { shelfOf, usagesOf } from '#core/stock';
 import { MOST_ROWS, readCsv, readShelf, writeCsv, writeCups, writeShelf, writeUsage, type ShelfPreview } from '#core/formats';
 import { means, piece, sample, planner, utc } from '../help';
 
@@ -105,7 +105,7 @@ test('cups and usage as CSV have a line for each cup and each thing', () => {
   assert.equal(cups.rows.length, together.batches[0]!.cups.length);
   const deep = cups.rows.find((r) => r.cells[2] === 'Deep')!;
   assert.match(deep.cells.join(' '), /drops/);
-  const usage = readCsv(writeUsage(usesOf(studio.pours), studio, utc));
+  const usage = readCsv(writeUsage(usagesOf(studio.pours), studio, utc));
   assert.deepEqual(usage.heads, ['date', 'piece', 'what', 'amount', 'unit']);
   assert.ok(usage.rows.length > 20);
 });

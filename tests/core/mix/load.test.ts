@@ -45,12 +45,12 @@ test('a paste is weighed, and an empty cup takes nothing', () => {
 });
 
 test('cups of a pour share at most two let-downs of a colourant, one where it does for all', () => {
-  const wants = (...loads: number[]) => loads.map((load) => ({ part: { colourantId: blue.id, load }, colourant: blue, resinG: 30 }));
-  assert.equal(letDownsOf(wants(0.003, 0.01), 0.1).size, 0, 'where all can be counted neat there is none');
-  assert.equal(letDownsOf(wants(0.0003, 0.0005, 0.003), 0.1).get(blue.id)!.length, 1);
+  const needs = (...loads: number[]) => loads.map((load) => ({ part: { colourantId: blue.id, load }, colourant: blue, resinG: 30 }));
+  assert.equal(letDownsOf(needs(0.003, 0.01), 0.1).size, 0, 'where all can be counted neat there is none');
+  assert.equal(letDownsOf(needs(0.0003, 0.0005, 0.003), 0.1).get(blue.id)!.length, 1);
   fc.assert(
     fc.property(fc.array(fc.double({ min: 1e-6, max: 0.01, noNaN: true }), { minLength: 1, maxLength: 8 }), (loads) => {
-      const shared = letDownsOf(wants(...loads), 0.1).get(blue.id) ?? [];
+      const shared = letDownsOf(needs(...loads), 0.1).get(blue.id) ?? [];
       assert.equal(shared.length <= 2, true);
       const used = loads.flatMap((load) => dose({ colourantId: blue.id, load }, blue, 30, 0.1, shared).letDown ?? []);
       assert.equal(

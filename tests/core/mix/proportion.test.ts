@@ -5,14 +5,14 @@ import { proportioned, ratioError, rescue, split } from '#core/mix';
 import { near, resin, sum } from '../help';
 
 test('nothing over, nothing grows', () => {
-  assert.deepEqual(proportioned([100, 50], [100, undefined], [1, 1]), { k: 1, wanted: [100, 50] });
+  assert.deepEqual(proportioned([100, 50], [100, undefined], [1, 1]), { k: 1, target: [100, 50] });
   assert.equal(proportioned([100, 50], [100.9, 50], [1, 1]).k, 1, 'within the slack');
 });
 
 test('10 g too much of A: B grows by the tenth, and following it restores the ratio', () => {
-  const { k, wanted } = proportioned([100, 85], [110, undefined], [1, 1]);
+  const { k, target } = proportioned([100, 85], [110, undefined], [1, 1]);
   near(k, 1.1, 1e-12);
-  near(wanted[1]!, 93.5, 1e-9);
+  near(target[1]!, 93.5, 1e-9);
 });
 
 const amount = fc.double({ min: 0.5, max: 500, noNaN: true });
@@ -24,14 +24,14 @@ test('whatever is over, following it to the end restores every proportion exactl
       (parts) => {
         const planned = parts.map((p) => p.planned);
         const inside = parts.map((p) => p.planned * p.times);
-        const { wanted } = proportioned(
+        const { target } = proportioned(
           planned,
           inside,
           planned.map(() => 0),
         );
-        wanted.forEach((w, i) => {
+        target.forEach((w, i) => {
           assert.ok(w >= inside[i]! - 1e-9, 'nothing is asked out again');
-          near((w / sum(wanted)) * sum(planned), planned[i]!, 1e-6);
+          near((w / sum(target)) * sum(planned), planned[i]!, 1e-6);
         });
       },
     ),
@@ -53,9 +53,9 @@ test('over-pour of either part: what to add restores the ratio exactly, and the 
 });
 
 test('too much blue in 50 g of clear: 20 g more bring it back, and the turquoise grows with it', () => {
-  const { k, wanted } = proportioned([50, 0.15, 0.05], [50, 0.21, 0.05], [0.5, 0.01, 0.005]);
+  const { k, target } = proportioned([50, 0.15, 0.05], [50, 0.21, 0.05], [0.5, 0.01, 0.005]);
   near(k, 1.4, 1e-9);
-  near(wanted[0]!, 70, 1e-9);
-  near(wanted[2]!, 0.07, 1e-9);
-  near(0.21 / wanted[0]!, 0.003, 1e-9);
+  near(target[0]!, 70, 1e-9);
+  near(target[2]!, 0.07, 1e-9);
+  near(0.21 / target[0]!, 0.003, 1e-9);
 });

@@ -170,7 +170,7 @@ test('two pieces out of one mixing: like cups are one, and each piece gets its o
   assert.equal(order.lastIndexOf('film') < order.indexOf('wave'), true, 'the waves come when all films are down');
 });
 
-test('pieces that would strain one mixing are taken in companies, and the reason is said', () => {
+test('pieces that would strain one mixing are mixed in several batches, and the reason is said', () => {
   const three = ['one', 'two', 'three'].map((id) => piece({ id, name: id }));
   const quick = { ...means, air: steady(25), resins: [{ ...hot, workingMin: 36 }] };
   const together = planner.together(

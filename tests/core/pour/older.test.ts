@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import { openStudio, stepKey, writeStudio, type Pour, type Studio } from '#core/document';
 import { toldStudio, withTold } from '#core/pour';
 import { readSession, unknownEvents } from '#core/record';
-import { usesOf } from '#core/stock';
+import { usagesOf } from '#core/stock';
 import { empty, method, piece, sample } from '../help';
 
 const panel = piece({ id: 'old-panel' });
@@ -73,7 +73,7 @@ test('its white and its heat are read as one step each, and its weights come off
   const session = readSession(pour);
   const done = session.told.steps.filter((s) => session.doneAt.has(stepKey(s.id))).map((s) => s.id.does);
   assert.deepEqual(done, ['mix', 'line', 'white', 'heat', 'cover']);
-  const taken = usesOf([pour])[0]!.taken;
+  const taken = usagesOf([pour])[0]!.taken;
   assert.deepEqual(
     taken.slice(0, 2).map((t) => t.amount),
     [150, 128],

@@ -28,14 +28,14 @@ test('A first, then B, then cup by cup with its colourants', () => {
   near(current!.left, aG, 1e-9);
 });
 
-test('A 10 g over: B wants its share more, the batch grows, and then the ratio is exact', () => {
+test('A 10 g over: B needs its share more, the batch grows, and then the ratio is exact', () => {
   const over = at([['A', aG + 10]]);
   assert.equal(over.current!.key, 'B');
-  near(over.current!.wanted, bG * ((aG + 10) / aG), 1e-9);
+  near(over.current!.target, bG * ((aG + 10) / aG), 1e-9);
   near(over.surplus, 10 * (1 + bG / aG), 1e-9);
   const put = at([
     ['A', aG + 10],
-    ['B', over.current!.wanted],
+    ['B', over.current!.target],
   ]);
   near(put.error!, 0, 1e-5);
   assert.ok(!put.lines.slice(0, 2).some((l) => l.left > 0));
@@ -65,7 +65,7 @@ test('drops a scale cannot show are counted, in their let-down where there is on
   assert.equal(white.drops, undefined, 'paste is weighed');
 });
 
-test('two drops too many: the cup wants clear and turquoise until its tint is right, or it is left darker', () => {
+test('two drops too many: the cup needs clear and turquoise until its tint is right, or it is left darker', () => {
   const dose = deep.doses[0]!;
   const drop = dose.grams / dose.count!;
   const inside: [string, number][] = [
@@ -78,8 +78,8 @@ test('two drops too many: the cup wants clear and turquoise until its tint is ri
   const k = (dose.count! + 2) / dose.count!;
   near(lines[0]!.left, (k - 1) * deepG, 1e-6);
   const turquoise = lines.find((l) => l.key.endsWith('turquoise'))!;
-  near(turquoise.wanted, k * deep.doses[1]!.grams, 1e-9);
-  const right = at([...inside.filter(([key]) => key !== fill), [fill, k * deepG], [turquoise.key, turquoise.wanted]]).lines.filter(
+  near(turquoise.target, k * deep.doses[1]!.grams, 1e-9);
+  const right = at([...inside.filter(([key]) => key !== fill), [fill, k * deepG], [turquoise.key, turquoise.target]]).lines.filter(
     (l) => l.cup === deep,
   );
   assert.ok(right.every((l) => l.left === 0));

@@ -4,7 +4,7 @@ import { test } from 'node:test';
 import type { Pour, StepRef } from '#core/document';
 import { whiteCourse } from '#core/pour';
 import { plannedBesideDone, readSession, weighed } from '#core/record';
-import { usesOf, type Use } from '#core/stock';
+import { usagesOf, type Usage } from '#core/stock';
 import { planner } from '../help';
 
 /**
@@ -14,7 +14,7 @@ import { planner } from '../help';
 interface Frozen {
   pour: Pour;
   lines: { step: StepRef; planned: number; done: number | null; uses: [string, number][] }[];
-  uses: Use[];
+  uses: Usage[];
 }
 const text = readFileSync(new URL('./frozen.json', import.meta.url), 'utf8');
 const frozen = JSON.parse(text) as Frozen;
@@ -30,7 +30,7 @@ test('the log of a stored pour reads as it did', () => {
   assert.deepEqual(weighed(readSession(frozen.pour)), [{ batch: 0, aG: 254.5, bG: 217 }]);
 });
 
-test('and so does what it took from the shelf', () => assert.deepEqual(usesOf([frozen.pour]), frozen.uses));
+test('and so does what it took from the shelf', () => assert.deepEqual(usagesOf([frozen.pour]), frozen.uses));
 
 test('nothing of it hangs on what it was planned from: with other coats, habits and resins the record is the same', () => {
   const { pour } = frozen;
@@ -46,7 +46,7 @@ test('nothing of it hangs on what it was planned from: with other coats, habits 
   };
   const read = (p: Pour) => plannedBesideDone(readSession(p)).map((l) => [l.planned, l.done, l.step.uses]);
   assert.deepEqual(read(altered), read(pour), 'a told cup that is gone from the piece is read all the same');
-  assert.deepEqual(usesOf([altered]), frozen.uses);
+  assert.deepEqual(usagesOf([altered]), frozen.uses);
 });
 
 test('its clock can still be drawn, and a resin that is gone draws none', () => {

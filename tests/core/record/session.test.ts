@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { steady } from '#core/air';
 import { stepKey, type Pour, type PourEvent, type StepRef } from '#core/document';
-import { extraHeat, plannedBesideDone, readSession, standing, standingOf, stands, unknownEvents, weighed, summaryOf } from '#core/record';
+import { extraHeat, plannedBesideDone, readSession, effective, standingOf, stands, unknownEvents, weighed, summaryOf } from '#core/record';
 import { empty, means, near, piece, plan, pourOf, sample, type Said, utc, planner } from '../help';
 
 const t0 = Date.parse('2026-11-25T10:00:00Z');
@@ -38,7 +38,7 @@ test('what is taken back is as if it had not been, and nothing is removed', () =
   assert.equal(now(p), stepKey(beach));
   assert.equal(p.events.length, 3);
   assert.deepEqual(
-    standing(p.events).map((e) => e.seq),
+    effective(p.events).map((e) => e.seq),
     [1],
   );
 });

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import type { Stock } from '#core/document';
-import { costOf, itemKey, ledger as ledgerIn, pricePer, toBuy, type Taken, type Use } from '#core/stock';
+import { costOf, itemKey, ledger as ledgerIn, pricePer, toBuy, type Taken, type Usage } from '#core/stock';
 import { empty, near, resin, sum, utc } from '../help';
 
 const ledger = (stock: Parameters<typeof ledgerIn>[0], uses: Parameters<typeof ledgerIn>[1], materials: Parameters<typeof ledgerIn>[2]) =>
@@ -19,7 +19,7 @@ const can = (id: string, change: Partial<Stock> = {}): Stock => ({
   ...change,
 });
 const at = (day: string): number => Date.parse(`${day}T12:00:00Z`);
-const use = (day: string, amount: number, rest: Partial<Taken> = {}): Use => ({
+const use = (day: string, amount: number, rest: Partial<Taken> = {}): Usage => ({
   pourId: day,
   piece: 'Panel',
   at: at(day),
@@ -115,7 +115,7 @@ test('what to buy: the cheapest packs that cover what is missing, and not what i
     empty,
     '2026-11-25',
   );
-  near(buy!.wanted.amount, 2000, 1e-9);
+  near(buy!.needed.amount, 2000, 1e-9);
   near(buy!.left, 1000, 1e-9);
   assert.deepEqual([buy!.missing, buy!.packs!.count, buy!.packs!.stock.id, buy!.packs!.price], [1000, 1, 'big', 30]);
   const little = toBuy([{ of: A, amount: 1200, unit: 'g' }], shelf, empty, '2026-11-25')[0]!;

@@ -7,7 +7,7 @@ import type { Pour, WaveCoat } from '#core/document';
 import { readSession, summaryOf } from '#core/record';
 import {
   comingPours,
-  fateOf,
+  balanceOf,
   hoursOf,
   leftOver,
   leftoverUses,
@@ -19,7 +19,7 @@ import {
   takenByCup,
   takenByPour,
   usedBy,
-  usesOf,
+  usagesOf,
   wasted,
   type Taken,
 } from '#core/stock';
@@ -72,8 +72,8 @@ test('only a finished pour is deducted, by what the scale said where it said som
 
 test('a pour that was given up took what was mixed by then, and no primer; before that it took nothing', () => {
   const given: Said = { kind: 'abandoned', why: 'the wrong board' };
-  assert.deepEqual(usesOf([told(given)]), []);
-  const [use] = usesOf([told(mixed, given)]);
+  assert.deepEqual(usagesOf([told(given)]), []);
+  const [use] = usagesOf([told(mixed, given)]);
   near(grams(use!.taken, 'resinA'), batch.parts.aG, 0.001);
   assert.ok(!use!.taken.some((t) => t.of.kind === 'supply' && t.of.supply === 'gesso'));
 });
@@ -90,28 +90,28 @@ test('a board takes its primer by its area, tape round a taped rim, and what is 
 });
 
 test('where a batch ends up adds up to it, and caught drips are no waste', () => {
-  const fate = fateOf(batch);
-  near(fate.laid + fate.stays + fate.drips + fate.over, batch.ml, 1e-6);
-  assert.ok(fate.drips > 0 && fate.over > 0);
-  near(wasted(fate, method), fate.stays + fate.drips, 1e-9);
+  const balance = balanceOf(batch);
+  near(balance.laid + balance.stays + balance.drips + balance.over, batch.ml, 1e-6);
+  assert.ok(balance.drips > 0 && balance.over > 0);
+  near(wasted(balance, method), balance.stays + balance.drips, 1e-9);
   const caught = { ...method, runOff: 'caught' as const };
-  near(leftOver(fate, caught), fate.over + fate.drips, 1e-9);
-  near(wasted(fate, caught), fate.stays, 1e-9);
+  near(leftOver(balance, caught), balance.over + balance.drips, 1e-9);
+  near(wasted(balance, caught), balance.stays, 1e-9);
   const walled = plan(piece({ edge: 'wall', wallHeight: 12 }));
-  assert.equal(fateOf(walled.pours[0]!.batches[0]!).drips, 0);
+  assert.equal(balanceOf(walled.pours[0]!.batches[0]!).drips, 0);
 });
 
 test('drips painted up the sides want less in the cup than drips that are lost', () => {
   const painted = plan(piece(), { method: { ...method, runOff: 'painted up' } });
   assert.ok(painted.pours[0]!.batches[0]!.ml < batch.ml);
-  assert.equal(fateOf(painted.pours[0]!.batches[0]!).drips, 0);
+  assert.equal(balanceOf(painted.pours[0]!.batches[0]!).drips, 0);
 });
 
 test('a split batch drips no more than a whole one', () => {
   const large = piece({}, { shape: { kind: 'rectangle', width: 1600, height: 900 } });
   const warm = { air: steady(27), resins: [{ ...resin, statedG: 0 }] };
   const drips = (change: Partial<typeof method>): number =>
-    sum(plan(large, { ...warm, method: { ...method, ...change } }).pours[0]!.batches.map((b) => fateOf(b).drips));
+    sum(plan(large, { ...warm, method: { ...method, ...change } }).pours[0]!.batches.map((b) => balanceOf(b).drips));
   assert.ok(plan(large, warm).pours[0]!.batches.length > 1);
   near(drips({}), drips({ batches: 'one a resin' }), 1e-6);
 });
@@ -197,19 +197,19 @@ test('drops of additive are counted into the white’s cup and off the shelf', (
 
 test('what a pour took follows every event that is added to it', () => {
   const pour = told({ ...mixed, aG: 100, bG: 85 });
-  assert.deepEqual(usesOf([pour]), [], 'it is under way');
+  assert.deepEqual(usagesOf([pour]), [], 'it is under way');
   const over: Pour = { ...pour, events: [...pour.events, { kind: 'done', seq: 2, at: '2026-11-01T11:00:00Z' }] };
-  const [first] = usesOf([over]);
+  const [first] = usagesOf([over]);
   assert.equal(first!.at, Date.parse('2026-11-01T11:00:00Z'));
   const undone: Pour = { ...over, events: [...over.events, { kind: 'undone', undoes: 2, seq: 3, at: '2026-11-01T11:01:00Z' }] };
-  assert.deepEqual(usesOf([undone]), [], 'taken back, it is on the shelf again');
+  assert.deepEqual(usagesOf([undone]), [], 'taken back, it is on the shelf again');
 });
 
 test('only the first pour of a piece takes its primer, and one that was given up is not the first', () => {
   const on = (id: string, day: string, ...said: Said[]): Pour => ({ ...told(...said), id, startedAt: `2026-11-${day}T10:00:00Z` });
   const gesso = (taken: Taken[]): number =>
     sum(taken.filter((t) => t.of.kind === 'supply' && t.of.supply === 'gesso').map((t) => t.amount));
-  const [later, earlier] = usesOf([
+  const [later, earlier] = usagesOf([
     on('later', '09', mixed, done),
     on('earlier', '08', mixed, done),
     on('given', '07', { kind: 'abandoned', why: 'rain' }),

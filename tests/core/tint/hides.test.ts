@@ -27,7 +27,7 @@ test('clear never hides', () => {
   near(contrastOf({ ...clear, film: 1 }), contrastOf({ ...clear, film: 3 }), 1e-12);
 });
 
-test('the load that hides in a film is where its contrast reaches 0.90, and more film wants less of it', () => {
+test('the load that hides in a film is where its contrast reaches 0.90, and more film needs less of it', () => {
   const paste = startingColourants.find((c) => c.id === 'white-paste')!;
   const load = hidingLoad(paste, 0.5, 0.1)!;
   near(contrastOf(recipeLayer([{ colourantId: paste.id, load }], startingColourants, 0.5)), HIDES, 1e-3);

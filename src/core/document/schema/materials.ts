@@ -111,7 +111,7 @@ export const Method = object({
 });
 export type Method = Static<typeof Method>;
 
-/** What a price is reckoned from: an hour's pay, shares of 1, and minutes of work a pour takes beside the pour itself. */
+/** What a price follows from: an hour's pay, shares of 1, and minutes of work a pour takes beside the pour itself. */
 export const Pricing = object({
   currency: Type.String({ minLength: 1, maxLength: 6 }),
   hourRate: from0(10000),

@@ -5,8 +5,8 @@ import { Part } from './coats';
 import { object, range, from0, id, name } from './parts';
 
 /** A colourant's parts by weight of a mixture of colourants; how much of the mixture goes into a cup is another matter. */
-export const Share = object({ colourantId: id(), parts: from0(1000) });
-export type Share = Static<typeof Share>;
+export const MixturePart = object({ colourantId: id(), parts: from0(1000) });
+export type MixturePart = Static<typeof MixturePart>;
 
 /** One cup of a slope. `recipe` is given where the cup is locked and stays as it is; else it follows from the slope. */
 export const SlopeCup = object({
@@ -34,8 +34,8 @@ export const Slope = object({
   palest: range(limits.lightness),
   deepest: range(limits.lightness),
   turn: range(limits.turn),
-  deep: Type.Array(Share, { maxItems: 6 }),
-  toward: Type.Array(Share, { maxItems: 6 }),
+  deep: Type.Array(MixturePart, { maxItems: 6 }),
+  toward: Type.Array(MixturePart, { maxItems: 6 }),
   cups: Type.Array(SlopeCup, { minItems: limits.slopeCups.min, maxItems: limits.slopeCups.max }),
   palestFirst: Type.Optional(Type.Boolean()),
 });

@@ -140,7 +140,7 @@ export const ToldDose = object({
 export type ToldDose = Static<typeof ToldDose>;
 
 /**
- * A cup as it was told: A + B in it by volume and weight, what must leave it, what is over what the boards want, and what
+ * A cup as it was told: A + B in it by volume and weight, what must leave it, what is over what the boards need, and what
  * goes into it. `was` is what events of the version before call it.
  */
 export const ToldCup = object({

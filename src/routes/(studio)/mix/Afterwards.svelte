@@ -3,7 +3,7 @@
   import type { Batch, CoatPlan, Together } from '#core/plan';
   import {
     costOf,
-    fateOf,
+    balanceOf,
     leftOver,
     leftoverUses,
     takenByBatch,
@@ -36,7 +36,7 @@
   const method = $derived(means.method);
   /** Coats of the session, each with the plan of its own piece. */
   const coats = $derived(together.chosen.flatMap(({ plan, pour }) => plan.pours[pour]!.coats.map((coat) => ({ coat, plan }))));
-  const fate = $derived(fateOf(batch));
+  const balance = $derived(balanceOf(batch));
   const cost = $derived(costOf(takenByPour(together), shelf, means));
   /** Of its resin alone: what is wasted is clear or tinted mix. */
   const batchCost = $derived(
@@ -46,8 +46,8 @@
       means,
     ).amount,
   );
-  const left = $derived(leftOver(fate, method));
-  const gone = $derived(wasted(fate, method));
+  const left = $derived(leftOver(balance, method));
+  const gone = $derived(wasted(balance, method));
   const others = $derived(coming.filter((c) => !together.chosen.some((k) => k.plan.piece.id === c.piece.id)));
   const uses = $derived(leftoverUses(left, batch.resin, others, vessels));
   const resinOf = (coat: CoatPlan) => means.resins.find((r) => r.id === coat.coat.resinId)!;
@@ -63,8 +63,9 @@
     <div class="flex flex-col gap-1.5 p-3 text-[13px]">
       {#if cost.unpriced.length}<p class="text-warn">{cost.unpriced.length} things in it have no price on the shelf.</p>{/if}
       <p>
-        Batch {number + 1}: {volume(fate.laid)} stays on the board, {volume(fate.stays)} in cups{#if fate.drips > 0}, {volume(fate.drips)} drips
-          off{method.runOff === 'caught' ? ' and is caught' : ''}{/if}; {volume(fate.over)} is spare and held back.
+        Batch {number + 1}: {volume(balance.laid)} stays on the board, {volume(balance.stays)} in cups{#if balance.drips > 0}, {volume(
+            balance.drips,
+          )} drips off{method.runOff === 'caught' ? ' and is caught' : ''}{/if}; {volume(balance.over)} is spare and held back.
       </p>
       <p>Wasted {volume(gone)}, {money((batchCost * gone) / batch.ml, settings)}.</p>
       <p>

@@ -39,7 +39,7 @@
       })),
     ),
   );
-  /** What is in a cup beyond what the boards want and the cup keeps. */
+  /** What is in a cup beyond what the boards need and the cup keeps. */
   const spare = ({ makeup }: Cup): number => makeup.heldBack + makeup.surplus;
   const grams = ({ parts }: Cup): number => parts.aG + parts.bG;
   const columns: TableColumn<Row>[] = [
@@ -60,7 +60,7 @@
     { id: 'cost', head: pricingOf(shared.settings!).currency, value: (r) => r.cost, shows: (r) => fixed(r.cost, 2), right: true },
   ];
   /** Cups asked for that there are not enough of. */
-  const wanting = $derived(
+  const lacking = $derived(
     vessels.flatMap((v) => {
       const used = rows.filter((r) => r.vessel === v).length;
       return used > v.count ? [`${used} of ${v.name}, and there are ${v.count}`] : [];
@@ -68,7 +68,7 @@
   );
 </script>
 
-<Sheet title="Cups" aside={wanting.length ? `This takes ${wanting.join('; ')}.` : ''} class="min-h-60 grow">
+<Sheet title="Cups" aside={lacking.length ? `This takes ${lacking.join('; ')}.` : ''} class="min-h-60 grow">
   <DataTable name="mix-cups" label="cups" {rows} {columns} cells={{ cup, contents, load, vessel }} empty="No cups." />
 </Sheet>
 

@@ -54,7 +54,7 @@
             ></thead
           >
           <tbody>
-            <tr><th class="text-left font-normal" scope="row">wanted</th><td>{fixed(parts.aG, 2)}</td><td>{fixed(parts.bG, 2)}</td></tr>
+            <tr><th class="text-left font-normal" scope="row">planned</th><td>{fixed(parts.aG, 2)}</td><td>{fixed(parts.bG, 2)}</td></tr>
             <tr class="text-[17px] font-bold"
               ><th class="text-left text-[13px]" scope="row">to read</th><td>{plain(onScale.parts.aG, 3)}</td><td
                 >{plain(onScale.parts.bG, 3)}</td
@@ -85,7 +85,7 @@
           <thead><tr class="text-soft [&>th]:font-normal"><th scope="col"></th><th scope="col">A</th><th scope="col">B</th></tr></thead>
           <tbody>
             <tr
-              ><th class="text-left font-normal" scope="row">wanted</th><td>{writeVolume(parts.aMl, settings.volume)}</td><td
+              ><th class="text-left font-normal" scope="row">planned</th><td>{writeVolume(parts.aMl, settings.volume)}</td><td
                 >{writeVolume(parts.bMl, settings.volume)}</td
               ></tr
             >

@@ -73,7 +73,7 @@
       none: 0,
       shows: amount,
       read: readCup,
-      hint: 'What is more than the board wants is shown as left over.',
+      hint: 'What is more than the board needs is shown as left over.',
     },
     {
       key: 'smallestWhite',
@@ -85,7 +85,7 @@
     },
     {
       key: 'whiteFactor',
-      label: 'White mixed for each of white wanted',
+      label: 'White mixed for each of white needed',
       none: 1,
       shows: (v: number) => `${plain(v, 2)} times`,
       read: (t: string) =>

@@ -8,7 +8,7 @@
   import DataTable from '$lib/ui/table/DataTable.svelte';
   import { today } from './put';
 
-  /** What the coming pours want, what is there, and the packs that cover what is missing. */
+  /** What the coming pours need, what is there, and the packs that cover what is missing. */
   let { shelf, coming, means }: { shelf: Ledger; coming: Coming[]; means: Means } = $props();
 
   let left = $state.raw<ReadonlySet<string>>(new Set());
@@ -21,25 +21,25 @@
       shelf,
       means,
       today(),
-    ).map((b): Row => ({ id: itemKey(b.wanted.of), ...b })),
+    ).map((b): Row => ({ id: itemKey(b.needed.of), ...b })),
   );
   const total = $derived(rows.reduce((sum, r) => sum + (r.packs?.price ?? 0), 0));
   const unknown = $derived(rows.filter((r) => r.missing > 0 && !r.packs).length);
   const columns: TableColumn<Row>[] = [
-    { id: 'what', head: 'what', value: (r) => itemName(r.wanted.of, means) },
+    { id: 'what', head: 'what', value: (r) => itemName(r.needed.of, means) },
     {
-      id: 'wanted',
+      id: 'needed',
       head: 'planned pours take',
-      value: (r) => r.wanted.amount,
-      shows: (r) => writeAmount(r.wanted.amount, r.wanted.unit),
+      value: (r) => r.needed.amount,
+      shows: (r) => writeAmount(r.needed.amount, r.needed.unit),
       right: true,
     },
-    { id: 'left', head: 'on the shelf', value: (r) => r.left, shows: (r) => writeAmount(r.left, r.wanted.unit), right: true },
+    { id: 'left', head: 'on the shelf', value: (r) => r.left, shows: (r) => writeAmount(r.left, r.needed.unit), right: true },
     {
       id: 'missing',
       head: 'missing',
       value: (r) => r.missing,
-      shows: (r) => (r.missing > 0 ? writeAmount(r.missing, r.wanted.unit) : 'nothing'),
+      shows: (r) => (r.missing > 0 ? writeAmount(r.missing, r.needed.unit) : 'nothing'),
       right: true,
     },
     {
@@ -83,5 +83,5 @@
   {rows}
   {columns}
   marked={(r) => r.missing > 0}
-  empty="No pour is planned, so nothing is wanted."
+  empty="No pour is planned, so nothing is needed."
 />

@@ -108,7 +108,7 @@
       },
     },
     { id: 'hides', head: 'at its limit', value: hides, shows: opacity },
-    { id: 'minds', head: 'to mind', value: (c) => facts(c).minds, wraps: true },
+    { id: 'caution', head: 'take care', value: (c) => facts(c).caution, wraps: true },
   ];
 
   function add() {

@@ -3,7 +3,7 @@
   import { limits, type Stock, type StockUnit } from '#core/document';
   import { holdable } from '#core/formats';
   import type { Means } from '#core/plan';
-  import { densityOf, inDrawingOrder, itemKey, itemName, summed, turned, type Coming, type Ledger, type Line } from '#core/stock';
+  import { densityOf, inDrawingOrder, itemKey, itemName, summed, turned, type Coming, type Ledger, type LedgerLine } from '#core/stock';
   import { plain, read, mass, volume, bare, length } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { writeAmount } from '$lib/ui/amount';
@@ -16,7 +16,7 @@
   /** Every container with what is left in it. A cell typed over changes it; what is left, typed over, is a correction. */
   let { shelf, coming, means }: { shelf: Ledger; coming: Coming[]; means: Means } = $props();
 
-  type Row = Line & { id: string };
+  type Row = LedgerLine & { id: string };
   const rows = $derived(
     shelf.lines
       .map((line): Row => ({ id: line.stock.id, ...line }))
@@ -25,8 +25,8 @@
   const name = (stock: Stock): string => `${itemName(stock.of, means)}, ${stock.name}`;
   const reserved = $derived(new Map(summed(coming.flatMap((c) => c.taken)).map((t) => [itemKey(t.of), t])));
 
-  /** What planned pours want of a thing, in this container's unit. */
-  function wanted({ stock }: Row): number | undefined {
+  /** What planned pours need of a thing, in this container's unit. */
+  function needed({ stock }: Row): number | undefined {
     const taken = reserved.get(itemKey(stock.of));
     return taken && turned(taken.amount, taken.unit, stock.unit, densityOf(stock, means));
   }
@@ -130,8 +130,8 @@
     {
       id: 'reserved',
       head: 'planned',
-      value: wanted,
-      shows: (r) => (wanted(r) === undefined ? '–' : writeAmount(wanted(r)!, r.stock.unit)),
+      value: needed,
+      shows: (r) => (needed(r) === undefined ? '–' : writeAmount(needed(r)!, r.stock.unit)),
       right: true,
     },
     {

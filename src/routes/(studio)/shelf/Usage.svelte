@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Pour } from '#core/document';
   import type { Means } from '#core/plan';
-  import { costOf, itemName, usesOf, type Ledger, type Taken } from '#core/stock';
+  import { costOf, itemName, usagesOf, type Ledger, type Taken } from '#core/stock';
   import { zone } from '$lib/zone';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
@@ -15,7 +15,7 @@
   let { pours, shelf, means }: { pours: Pour[]; shelf: Ledger; means: Means } = $props();
 
   type Row = Taken & { id: string; piece: string; day: string; cost: number | undefined };
-  const uses = $derived(usesOf(pours));
+  const uses = $derived(usagesOf(pours));
   const rows = $derived(
     uses.flatMap((use) =>
       use.taken.map((taken, i): Row => {

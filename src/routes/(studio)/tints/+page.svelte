@@ -7,7 +7,7 @@
   import Tabs from '$lib/ui/Tabs.svelte';
   import Kept from '$lib/ui/Kept.svelte';
   import UndoRedo from '$lib/ui/UndoRedo.svelte';
-  import { SlopeDraft, usesOf, worked } from './slope.svelte';
+  import { SlopeDraft, slopeUses, worked } from './slope.svelte';
   import Build from './Build.svelte';
   import MadeFrom from './MadeFrom.svelte';
   import Shape from './Shape.svelte';
@@ -25,7 +25,7 @@
   const id = $derived(first?.id ?? '');
   const draft = $derived(new SlopeDraft(id));
   const work = $derived(draft.work);
-  const uses = $derived(work && shared.pieces ? usesOf(work, shared.pieces) : []);
+  const uses = $derived(work && shared.pieces ? slopeUses(work, shared.pieces) : []);
   const beside = $derived(slopes?.find((s) => s.id === page.url.searchParams.get('beside') && s.id !== id));
   const besideWork = $derived(beside && worked(beside));
 
@@ -105,7 +105,7 @@
               {#each [work, besideWork] as w (w.slope.id)}
                 <section class="flex min-h-0 min-w-0 flex-col" aria-label={w.slope.name}>
                   <h2 class="px-3 pt-2 text-[19px]">{w.slope.name}</h2>
-                  <SlopeView work={w} uses={w === work ? uses : usesOf(w, shared.pieces ?? [])} />
+                  <SlopeView work={w} uses={w === work ? uses : slopeUses(w, shared.pieces ?? [])} />
                 </section>
               {/each}
             </div>

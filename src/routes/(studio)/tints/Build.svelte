@@ -6,11 +6,11 @@
   import { writeDose } from '#core/pour';
   import Scrolled from '$lib/ui/Scrolled.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
-  import type { Use, Worked } from './slope.svelte';
+  import type { SlopeUse, Worked } from './slope.svelte';
   import { stopWords } from './words';
 
   /** The slope out of one cup: upward from the palest by drops, or downward from the deepest with clear or with white. */
-  let { work, uses }: { work: Worked; uses: Use[] } = $props();
+  let { work, uses }: { work: Worked; uses: SlopeUse[] } = $props();
 
   const ways = [
     { value: 'up', label: 'by drops' },

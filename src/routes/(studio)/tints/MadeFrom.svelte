@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Share } from '#core/document';
+  import type { MixturePart } from '#core/document';
   import { totalLoad } from '#core/mix';
   import { hexOf, recipeSeen } from '#core/tint';
   import { bare, plain, readWithin, writeShare } from '#core/units';
@@ -16,7 +16,7 @@
   const slope = $derived(work.slope);
   const used = $derived(work.means.colourants.filter((c) => [...slope.deep, ...slope.toward].some((s) => s.colourantId === c.id)));
   const others = $derived(work.means.colourants.filter((c) => !used.includes(c)));
-  const partsOf = (shares: Share[], id: string): number => shares.find((s) => s.colourantId === id)?.parts ?? 0;
+  const partsOf = (shares: MixturePart[], id: string): number => shares.find((s) => s.colourantId === id)?.parts ?? 0;
   const heaviest = $derived.by(() => {
     const loads = work.cups.map((cup) => ({
       cup,

@@ -4,7 +4,7 @@
   import { plain } from '#core/units';
   import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
-  import type { SlopeDraft, Use, Worked } from './slope.svelte';
+  import type { SlopeDraft, SlopeUse, Worked } from './slope.svelte';
   import CupDetail from './CupDetail.svelte';
   import CupRow from './CupRow.svelte';
   import Films from './Films.svelte';
@@ -14,7 +14,7 @@
   /** A slope as it is seen: in its cups, in its films, and as a stair of lightness. */
   interface Props {
     work: Worked;
-    uses: Use[];
+    uses: SlopeUse[];
     /** To edit it with; a slope beside another is only looked at. */
     draft?: SlopeDraft;
   }

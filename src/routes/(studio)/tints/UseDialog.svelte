@@ -6,13 +6,13 @@
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import { said } from '$lib/ui/said.svelte';
-  import { tintsOfSlope, usesOf, type Worked } from './slope.svelte';
+  import { tintsOfSlope, slopeUses, type Worked } from './slope.svelte';
 
   /** Puts the tints of a slope on sea coats that have as many parts. */
   let { open = $bindable(), work }: { open: boolean; work: Worked } = $props();
 
   const cups = $derived(work.slope.cups.length);
-  const uses = $derived(usesOf(work, shared.pieces ?? []));
+  const uses = $derived(slopeUses(work, shared.pieces ?? []));
   const coats = $derived(
     (shared.pieces ?? []).flatMap((piece) =>
       piece.coats.flatMap((coat, i) => {

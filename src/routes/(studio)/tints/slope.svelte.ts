@@ -45,7 +45,7 @@ export function worked(slope: Slope): Worked | undefined {
 }
 
 /** Where a slope is used: the piece and its coat, and whether it is still as the slope is now. */
-export interface Use {
+export interface SlopeUse {
   piece: Piece;
   coat: SeaCoat;
   same: boolean;
@@ -64,7 +64,7 @@ const written = (recipe: Part[]): string =>
     .sort()
     .join();
 
-export function usesOf(work: Worked, pieces: Piece[]): Use[] {
+export function slopeUses(work: Worked, pieces: Piece[]): SlopeUse[] {
   const tints = tintsOfSlope(work);
   return pieces.flatMap((piece) =>
     piece.coats.flatMap((coat) =>

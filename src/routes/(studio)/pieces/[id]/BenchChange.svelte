@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Together } from '#core/plan';
-  import { benchFigures } from '#core/pour';
+  import { sessionFigures } from '#core/pour';
   import { plain, writeSpan, writeTemperature, writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
 
@@ -22,9 +22,9 @@
   const settings = $derived(shared.settings!);
   const degrees = (celsius: number): string => writeTemperature(celsius, settings.temperature);
   const columns = $derived([
-    { name: `as planned, ${degrees(plannedC)}`, of: benchFigures(planned) },
-    { name: `these cups, ${degrees(nowC)}`, of: benchFigures(kept) },
-    ...(choice ? [{ name: `new cups, ${degrees(nowC)}`, of: benchFigures(anew) }] : []),
+    { name: `as planned, ${degrees(plannedC)}`, of: sessionFigures(planned) },
+    { name: `these cups, ${degrees(nowC)}`, of: sessionFigures(kept) },
+    ...(choice ? [{ name: `new cups, ${degrees(nowC)}`, of: sessionFigures(anew) }] : []),
   ]);
   const white = ({ of }: (typeof columns)[0]): string => (of.white ? writeSpan(of.white.from, of.white.until) : 'never');
 </script>

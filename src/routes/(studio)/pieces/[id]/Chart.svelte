@@ -10,7 +10,7 @@
   import Findings from '$lib/ui/Findings.svelte';
   import Scrolled from '$lib/ui/Scrolled.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
-  import CutLine from './CutLine.svelte';
+  import SectionLine from './SectionLine.svelte';
   import { lineName, lineOfKey, snaps, type Drawing } from './drawing.svelte';
   import type { PieceEditor } from './editor.svelte';
   import { markedRegions, nearest } from './places';
@@ -224,7 +224,7 @@
                 stroke-width="2">{fixed(f.film, 1)}</text
               >
             {/each}
-            <CutLine {plan} {drawing} scale={view.scale} {toBoard} />
+            <SectionLine {plan} {drawing} scale={view.scale} {toBoard} />
             {#if plan.piece.dressings?.length}{#await import('./Dressings.svelte') then { default: Dressings }}<Dressings
                   {editor}
                   {drawing}

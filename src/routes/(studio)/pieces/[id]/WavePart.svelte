@@ -91,7 +91,7 @@
 <SchoolField
   school={lace}
   value={coat.lace ?? 'some'}
-  onchange={(way) => change('Change the lace wanted', (old) => withLace(old as typeof coat, way))}
+  onchange={(way) => change('Change the lace', (old) => withLace(old as typeof coat, way))}
 />
 <SchoolField school={heat} value={coat.heat ?? 'hot air'} onchange={(way) => set('Change the heat', { heat: way })} />
 {#await import('./WhiteAmounts.svelte') then { default: WhiteAmounts }}<WhiteAmounts {plan} {coat} {set} />{/await}

@@ -9,7 +9,7 @@
   import LiveField from '$lib/ui/LiveField.svelte';
   import SchoolField from '$lib/ui/SchoolField.svelte';
 
-  /** White reckoned from the reach that is wanted and from the line that is drawn, whether it hides, and what an additive costs later. */
+  /** White by the reach that is asked for and by the line that is drawn, whether it hides, and what an additive costs later. */
   interface Props {
     plan: PiecePlan;
     coat: WaveCoat;

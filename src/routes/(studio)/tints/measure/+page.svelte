@@ -11,7 +11,7 @@
   import Sheet from '$lib/ui/Sheet.svelte';
   import Photo from '../Photo.svelte';
   import Keep from './Keep.svelte';
-  import Reading from './Reading.svelte';
+  import CardResult from './CardResult.svelte';
 
   /** K and S of a pigment from a photographed smear on the card. */
   let photo = $state<Photo>();
@@ -140,7 +140,7 @@
           {:else if card?.ok && pigment && !pigment.ok}
             <p class="bg-warnground p-2 text-[#4a3100]" role="alert">{pigment.says}</p>
           {:else if card?.ok && pigment?.ok}
-            <Reading {card} measured={pigment.measured} {film} {load} />
+            <CardResult {card} measured={pigment.measured} {film} {load} />
             <Keep measured={pigment.measured} />
           {:else}<p class="text-soft">Nothing measured yet.</p>{/if}
         </Scrolled>

@@ -130,5 +130,5 @@
 {:else if shared.pieces && !piece}
   <main class="p-4"><Missing says="This piece is not in the studio" href="/pieces" on="All pieces" /></main>
 {:else}
-  <main class="p-4 text-soft" aria-busy="true">Reckoning the quote.</main>
+  <main class="p-4 text-soft" aria-busy="true">Working out the quote.</main>
 {/if}

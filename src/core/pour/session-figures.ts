@@ -2,7 +2,7 @@ import type { Span } from '#core/cure';
 import type { Together } from '#core/plan';
 
 /** What of a session hangs on the temperature at the bench. */
-export interface BenchFigures {
+export interface SessionFigures {
   mixings: number;
   /** Mixed in all, ml. */
   ml: number;
@@ -16,7 +16,7 @@ export interface BenchFigures {
   end: number;
 }
 
-export function benchFigures({ batches, steps }: Pick<Together, 'batches' | 'steps'>): BenchFigures {
+export function sessionFigures({ batches, steps }: Pick<Together, 'batches' | 'steps'>): SessionFigures {
   const step = steps.find((s) => s.id.does === 'white');
   const white = step && batches[step.batch]?.windows.white;
   return {
