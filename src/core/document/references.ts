@@ -1,5 +1,5 @@
 import { resinProblem } from './rules';
-import type { Piece, Pour, Resin, Slope, Stock, Studio, Vessel } from './schema';
+import type { Coat, Piece, Pour, Resin, Sea, Slope, Stock, Studio, Vessel } from './schema';
 import { shapeProblem } from './shape';
 import { tintsOf } from './tints';
 import { linesOf } from './lines';
@@ -21,9 +21,9 @@ function known(id: string, list: Named[], path: string, what: string): Problem[]
   return list.some((item) => item.id === id) ? [] : [{ path, found: `“${id}”`, expected: `the id of one of the ${what}` }];
 }
 
-/** What the shape of the file cannot say: that a piece names resins and colourants that exist, and hangs together. */
-function pieceProblems(piece: Piece, at: string, resins: Named[], colourants: Named[]): Problem[] {
-  const problems = repeated(piece.coats, `${at}/coats`);
+/** A board whose edge, shape and neighbour hang together. */
+function boardProblems(piece: Piece, at: string): Problem[] {
+  const problems: Problem[] = [];
   if (piece.edge === 'wall' && piece.wallHeight === undefined)
     problems.push({ path: `${at}/wallHeight`, found: 'nothing', expected: 'the height of the wall, since the edge is a wall' });
   const shape = shapeProblem(piece.shape);
@@ -31,66 +31,90 @@ function pieceProblems(piece: Piece, at: string, resins: Named[], colourants: Na
     problems.push({ path: `${at}/shape`, found: `a ${piece.shape.kind} of other measures`, expected: `a shape that closes. ${shape}` });
   if (piece.beside?.pieceId === piece.id)
     problems.push({ path: `${at}/beside`, found: 'the piece itself', expected: 'another piece at its left' });
-  for (const { key, points, closed } of linesOf(piece.sea)) {
-    const path = `${at}/sea (${key})`;
+  return problems;
+}
+
+/** Curves that can be drawn: closed ones of three points or more, and no two neighbours in one place. */
+const curveProblems = (sea: Sea, at: string): Problem[] =>
+  linesOf(sea).flatMap(({ key, points, closed }) => {
+    const path = `${at} (${key})`;
+    const problems: Problem[] = [];
     if (closed && points.length < 3)
       problems.push({ path, found: `${points.length} points`, expected: 'three, since the curve is closed' });
     const run = closed ? [...points, points[0]!] : points;
     if (run.some((p, k) => k > 0 && p.x === run[k - 1]!.x && p.y === run[k - 1]!.y))
       problems.push({ path, found: 'two points in one place', expected: 'neighbouring points apart' });
-  }
-  problems.push(
-    ...repeated(piece.sea.coasts ?? [], `${at}/sea/coasts`),
-    ...repeated(piece.sea.breakers ?? [], `${at}/sea/breakers`),
-    ...repeated(piece.dressings ?? [], `${at}/dressings`),
-  );
-  (piece.sea.coasts ?? []).forEach((coast, i) => {
-    if (coast.edges.length > piece.sea.edges.length)
-      problems.push({
-        path: `${at}/sea/coasts/${i}/edges`,
-        found: `${coast.edges.length} edges`,
-        expected: `up to the shoreline’s ${piece.sea.edges.length}`,
-      });
+    return problems;
   });
-  const { gravel } = piece.sea;
+
+/** Added shores with no more edges than the first, and gravel in a band that has a width. */
+function seaProblems({ coasts = [], edges, gravel }: Sea, at: string): Problem[] {
+  const problems = coasts.flatMap((coast, i): Problem[] =>
+    coast.edges.length > edges.length
+      ? [{ path: `${at}/coasts/${i}/edges`, found: `${coast.edges.length} edges`, expected: `up to the shoreline’s ${edges.length}` }]
+      : [],
+  );
   if (gravel && gravel.to <= gravel.from)
     problems.push({
-      path: `${at}/sea/gravel`,
+      path: `${at}/gravel`,
       found: `${gravel.from} to ${gravel.to}`,
       expected: 'a band that ends further inland than it begins',
     });
-  piece.coats.forEach((coat, i) => {
-    const path = `${at}/coats/${i}`;
-    problems.push(...known(coat.resinId, resins, `${path}/resinId`, 'resins'));
-    for (const part of tintsOf(coat).flatMap((t) => t.recipe))
-      problems.push(...known(part.colourantId, colourants, `${path} (${coat.kind})`, 'colourants'));
-    const waits = coat.waits?.coatId;
-    if (waits === coat.id)
-      problems.push({ path: `${path}/waits`, found: 'the coat itself', expected: 'a coat below it: a coat cannot wait for itself' });
-    else if (waits !== undefined) problems.push(...known(waits, piece.coats, `${path}/waits`, 'coats of the piece'));
-    if (coat.kind === 'wave' && coat.along !== undefined && !(piece.sea.breakers ?? []).some((b) => b.id === coat.along))
-      problems.push({ path: `${path}/along`, found: `“${coat.along}”`, expected: 'the id of one of the breakers' });
-    if (coat.over?.kind === 'strip' && coat.over.to <= coat.over.from)
-      problems.push({
-        path: `${path}/over`,
-        found: `${coat.over.from} to ${coat.over.to}`,
-        expected: 'a strip that ends further out than it begins',
-      });
-    if (coat.kind === 'sea' && (coat.bed ?? 0) >= coat.film)
-      problems.push({
-        path: `${path}/bed`,
-        found: `${coat.bed} mm`,
-        expected: `less than the film, ${coat.film} mm, which bed and tints share`,
-      });
-    if (coat.kind === 'sea' && coat.tints.length !== piece.sea.edges.length + 1)
-      problems.push({
-        path: `${path}/tints`,
-        found: `${coat.tints.length} tints`,
-        expected: `${piece.sea.edges.length + 1}, one for each part of the sea`,
-      });
-  });
   return problems;
 }
+
+/** What a coat names: its resin, its colourants, the coat it waits for and the breaker it runs along. */
+function coatNames(coat: Coat, piece: Piece, path: string, resins: Named[], colourants: Named[]): Problem[] {
+  const problems = known(coat.resinId, resins, `${path}/resinId`, 'resins');
+  for (const part of tintsOf(coat).flatMap((t) => t.recipe))
+    problems.push(...known(part.colourantId, colourants, `${path} (${coat.kind})`, 'colourants'));
+  const waits = coat.waits?.coatId;
+  if (waits === coat.id)
+    problems.push({ path: `${path}/waits`, found: 'the coat itself', expected: 'a coat below it: a coat cannot wait for itself' });
+  else if (waits !== undefined) problems.push(...known(waits, piece.coats, `${path}/waits`, 'coats of the piece'));
+  if (coat.kind === 'wave' && coat.along !== undefined && !(piece.sea.breakers ?? []).some((b) => b.id === coat.along))
+    problems.push({ path: `${path}/along`, found: `“${coat.along}”`, expected: 'the id of one of the breakers' });
+  return problems;
+}
+
+/** Measures of a coat that hang on each other: a strip's ends, a bed below its tints, a tint for each part of the sea. */
+function coatMeasures(coat: Coat, { sea }: Piece, path: string): Problem[] {
+  const problems: Problem[] = [];
+  if (coat.over?.kind === 'strip' && coat.over.to <= coat.over.from)
+    problems.push({
+      path: `${path}/over`,
+      found: `${coat.over.from} to ${coat.over.to}`,
+      expected: 'a strip that ends further out than it begins',
+    });
+  if (coat.kind === 'sea' && (coat.bed ?? 0) >= coat.film)
+    problems.push({
+      path: `${path}/bed`,
+      found: `${coat.bed} mm`,
+      expected: `less than the film, ${coat.film} mm, which bed and tints share`,
+    });
+  if (coat.kind === 'sea' && coat.tints.length !== sea.edges.length + 1)
+    problems.push({
+      path: `${path}/tints`,
+      found: `${coat.tints.length} tints`,
+      expected: `${sea.edges.length + 1}, one for each part of the sea`,
+    });
+  return problems;
+}
+
+/** What the shape of the file cannot say: that a piece names resins and colourants that exist, and hangs together. */
+const pieceProblems = (piece: Piece, at: string, resins: Named[], colourants: Named[]): Problem[] => [
+  ...repeated(piece.coats, `${at}/coats`),
+  ...repeated(piece.sea.coasts ?? [], `${at}/sea/coasts`),
+  ...repeated(piece.sea.breakers ?? [], `${at}/sea/breakers`),
+  ...repeated(piece.dressings ?? [], `${at}/dressings`),
+  ...boardProblems(piece, at),
+  ...curveProblems(piece.sea, `${at}/sea`),
+  ...seaProblems(piece.sea, `${at}/sea`),
+  ...piece.coats.flatMap((coat, i) => {
+    const path = `${at}/coats/${i}`;
+    return [...coatNames(coat, piece, path, resins, colourants), ...coatMeasures(coat, piece, path)];
+  }),
+];
 
 function pourProblems(pour: Pour, at: string): Problem[] {
   const { pieces, resins, colourants } = pour.planned;

@@ -1,5 +1,5 @@
 import { laidOf, type Site } from '#core/coat';
-import type { Coat, FilmedCoat, TopCoat, Point } from '#core/document';
+import type { Coat, FilmedCoat, Point, TopCoat, WaveCoat } from '#core/document';
 import { alongLine, distancesTo, partsAt, waveOnBoard, type Field } from '#core/geometry';
 import { capOf, domeOf, dressedAfter, reliefOf, wedgeOf, type Laying, type Places } from './layings';
 import { floatOn, restOf, type Wet } from './levelling';
@@ -45,62 +45,82 @@ function distancesFromShore({ piece, cut }: Site, field: Field): () => Float64Ar
   return () => (found ??= distancesTo(field, cut.shore, Math.max(0, ...reach)));
 }
 
+/** A board while it is built up: its surface so far, what lies on it bottom first, and the film that is still wet. */
+class Rising {
+  readonly surface: Float64Array;
+  /** Places under relief or a dressing do not count as the highest point: they may stand proud. */
+  readonly proud: Uint8Array;
+  readonly layings: Laying[] = [];
+  wet: Wet | undefined;
+  private readonly everywhere: Places;
+
+  constructor(places: number) {
+    this.surface = new Float64Array(places);
+    this.proud = new Uint8Array(places);
+    this.everywhere = allPlaces(places);
+  }
+
+  lay(of: Laying['of'], thickness: Float64Array, places = this.everywhere, level?: number): Laying {
+    for (let i = 0; i < thickness.length; i++) this.surface[i]! += thickness[i]!;
+    const laying: Laying = { of, thickness, places, ...(level !== undefined && { level }) };
+    this.layings.push(laying);
+    return laying;
+  }
+
+  /** A low cap, afloat in the film of its pour where that is still wet. */
+  layWave(wave: WaveCoat, cap: Float64Array, places: Places, settle: boolean): void {
+    const before = this.surface.slice();
+    this.lay(wave, cap, places);
+    if (this.wet) floatOn(this.wet, cap, this.surface, before, settle);
+  }
+
+  /** What is poured fills low places first; what is spread or strewn follows the ground. @param known its level or its rise */
+  layFilm(coat: FilmedCoat | TopCoat, places: Places, known: number | undefined): void {
+    const ground = this.surface.slice();
+    const strewn = coat.kind === 'sand';
+    let laying: Laying;
+    let rise = 0;
+    if (coat.kind === 'top' || laidOf(coat) === 'poured') {
+      const level = known ?? restOf(coat, ground, places, this.proud);
+      laying = this.lay(coat, upTo(level, ground, places), places, level);
+    } else {
+      if (!strewn) rise = known ?? 0;
+      laying = this.lay(coat, spread(ground.length, places, coat.film + rise), places);
+    }
+    if (!strewn) this.wet = { laying, ground, rise };
+  }
+}
+
 /**
  * Builds a board up coat by coat. A spread film follows the ground, sand thins out across the shore, a wave is a low
  * cap over its reach, afloat in the film of its own pour, and what is poured fills low places first.
- * @param levels where poured coats come to rest, by coat; left out, they are found over this field, which must then be
- *               a grid over the whole board
+ * @param levels where poured coats come to rest and how far spread ones rose, by coat; left out, they are found over
+ *               this field, which must then be a grid over the whole board
  */
 export function buildUp(site: Site, field: Field, levels?: Map<string, number>): BuildUp {
   const { piece, pours, cut, method } = site;
-  const n = field.x.length;
   const parts = partsAt(field, [cut.beach, ...cut.sea]);
   const placesOf = placesFinder(site, field, parts);
-  const everywhere = allPlaces(n);
-  const surface = new Float64Array(n);
-  /** Places under relief or a dressing do not count as the highest point: they may stand proud. */
-  const proud = new Uint8Array(n);
-  const layings: Laying[] = [];
-  const lay = (of: Laying['of'], thickness: Float64Array, places: Places = everywhere, level?: number): Laying => {
-    for (let i = 0; i < n; i++) surface[i]! += thickness[i]!;
-    const laying: Laying = { of, thickness, places, ...(level !== undefined && { level }) };
-    layings.push(laying);
-    return laying;
-  };
+  const fromShore = distancesFromShore(site, field);
+  const board = new Rising(field.x.length);
   const dress = (after: number): void => {
-    for (const d of piece.dressings ?? []) if (dressedAfter(piece, d) === after) lay(d, domeOf(d, field, proud));
+    for (const d of piece.dressings ?? []) if (dressedAfter(piece, d) === after) board.lay(d, domeOf(d, field, board.proud));
   };
+  const awayFrom = ({ along, reachSea, reachUp }: WaveCoat): Float64Array =>
+    along === undefined ? fromShore() : distancesTo(field, waveOnBoard(cut, piece.sea, along), (reachSea + reachUp) / 2);
 
   const { relief } = piece.surface;
-  if (relief) lay('relief', reliefOf(relief, field, parts, proud));
+  if (relief) board.lay('relief', reliefOf(relief, field, parts, board.proud));
   dress(-1);
-  const fromShore = distancesFromShore(site, field);
-  /** The film of this pour that is still wet. */
-  let wet: Wet | undefined;
   piece.coats.forEach((coat, index) => {
     const places = placesOf(coat);
-    if (pours.some((pour) => pour[0] === coat)) wet = undefined;
-    if (coat.kind === 'wave') {
-      const width = coat.reachSea + coat.reachUp;
-      const away = coat.along === undefined ? fromShore() : distancesTo(field, waveOnBoard(cut, piece.sea, coat.along), width / 2);
-      const cap = on(places, capOf(coat, method, away, parts));
-      const before = surface.slice();
-      lay(coat, cap, places);
-      if (wet) floatOn(wet, cap, surface, before, levels === undefined);
-    } else if (coat.kind === 'sand' && coat.taper && !coat.over) lay(coat, wedgeOf(coat, fromShore(), parts));
-    else {
-      const ground = surface.slice();
-      const poured = laidOf(coat) === 'poured';
-      const level = poured ? (levels?.get(coat.id) ?? restOf(coat as FilmedCoat | TopCoat, surface, places, proud)) : undefined;
-      // along a line the rise of a spread film is known from the whole board
-      const rise = poured || coat.kind === 'sand' ? 0 : (levels?.get(coat.id) ?? 0);
-      const film = level === undefined ? spread(n, places, (coat as FilmedCoat).film + rise) : upTo(level, surface, places);
-      const laying = lay(coat, film, places, level);
-      if (coat.kind !== 'sand') wet = { laying, ground, rise };
-    }
+    if (pours.some((pour) => pour[0] === coat)) board.wet = undefined;
+    if (coat.kind === 'wave') board.layWave(coat, on(places, capOf(coat, method, awayFrom(coat), parts)), places, levels === undefined);
+    else if (coat.kind === 'sand' && coat.taper && !coat.over) board.lay(coat, wedgeOf(coat, fromShore(), parts));
+    else board.layFilm(coat, places, levels?.get(coat.id));
     dress(index);
   });
-  return { field, layings, surface, parts };
+  return { field, layings: board.layings, surface: board.surface, parts };
 }
 
 /** Every place of a field of n. */

@@ -45,9 +45,30 @@ export interface Wet {
   rise: number;
 }
 
+/** Depth of a wet film at a place, with all that floats in it, mm. */
+type Depth = (place: number) => number;
+
+/** How deep a film is once it has levelled about something more: what was poured rests higher, what was spread rises evenly. */
+function settled(wet: Wet, depth: Depth, volume: number): Depth {
+  const { laying, ground } = wet;
+  const { places } = laying;
+  if (laying.level === undefined) {
+    const rise = volume / places.length;
+    wet.rise += rise;
+    return (i) => depth(i) + rise;
+  }
+  let whole = volume;
+  for (const i of places) whole += Math.max(0, depth(i));
+  const level = levelOf(ground, places, whole / places.length);
+  laying.level = level;
+  return (i) => Math.max(0, level - ground[i]!);
+}
+
 /**
  * A wave laid in a wet film does not stand on it: the film levels within a minute or so (rate ρgh³k²/3μ, near 0.05 a second
  * for 1.75 mm, 1.5 Pa·s and a decimetre), so the wave floats in its surface and what it displaces lifts the film.
+ * @param cap    the wave's own thickness, mm
+ * @param before the surface the wave came to, mm
  * @param settle whether the film's new level is to be found; along a line it is known from the whole board
  */
 export function floatOn(wet: Wet, cap: Float64Array, surface: Float64Array, before: Float64Array, settle: boolean): void {
@@ -56,18 +77,12 @@ export function floatOn(wet: Wet, cap: Float64Array, surface: Float64Array, befo
   let volume = 0;
   for (const i of places) volume += cap[i]!;
   if (!places.length || volume === 0) return;
-  /** Depth of the film with all that floats in it, before this wave. */
-  const depth = (i: number): number => before[i]! - ground[i]!;
-  if (settle && laying.level !== undefined) {
-    for (const i of places) volume += Math.max(0, depth(i));
-    laying.level = levelOf(ground, places, volume / places.length);
-  } else if (settle) wet.rise += volume / places.length;
-  const lift = settle && laying.level === undefined ? volume / places.length : 0;
+  const depth: Depth = (i) => before[i]! - ground[i]!;
+  const depthWithCap = settle ? settled(wet, depth, volume) : depth;
   for (const i of places) {
-    const whole = settle && laying.level !== undefined ? Math.max(0, laying.level - ground[i]!) : depth(i) + lift;
-    const other = depth(i) - thickness[i]!;
-    thickness[i] = Math.max(0, whole - other - cap[i]!);
-    surface[i] = ground[i]! + other + thickness[i]! + cap[i]!;
+    const otherWaves = depth(i) - thickness[i]!;
+    thickness[i] = Math.max(0, depthWithCap(i) - otherWaves - cap[i]!);
+    surface[i] = ground[i]! + otherWaves + thickness[i]! + cap[i]!;
   }
   if (laying.level === undefined) laying.rise = wet.rise;
 }

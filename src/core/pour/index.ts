@@ -7,4 +7,5 @@ export * from './older';
 export * from './clock';
 export * from './session-figures';
 export * from './weights';
+export * from './weigh-lines';
 export * from './weighing';
