@@ -9,14 +9,24 @@ import * as prepare from './prepare';
 import * as support from './support';
 
 export type { Facts, Finding, Rule, Severity } from './finding';
-export * from './mixing';
-export * from './board';
-export * from './coats';
-export * from './drawing';
-export * from './dressing';
-export * from './prepare';
-export * from './support';
-export * from './cautions';
+export { batchOutlasts, batchSplit, colourantOverOwn, cupTooBig, equalGrams, loadOverLimit, writeStrain } from './mixing';
+export { filmOverEdge, foodWithoutClearTop } from './board';
+export {
+  coatsShortOfEdge,
+  filmDrawsBack,
+  glazeHidesLacing,
+  sandOverFilm,
+  siliconeBeforeCoat,
+  torchBesideWood,
+  waitsInSamePour,
+  whiteTwoWays,
+} from './coats';
+export { curveMeetsHole, curveTangled, drawingAstray, shoreJumps, whiteOffWindow } from './drawing';
+export { canvasTooLarge, clockDoesNotFit, holeUntaped, overVarnishUnscuffed, rawWoodUnprimed, thinPlySingle } from './prepare';
+
+export { coatLeavesDry, dressingProud, dressingSinks, drySandWetted } from './dressing';
+export { boardSags, hangerTooWeak, hotMugs, wallOverfull } from './support';
+export { cautionFor } from './cautions';
 
 const rules: Rule[] = [
   mixing.loadOverLimit,

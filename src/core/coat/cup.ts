@@ -113,6 +113,7 @@ export type Mixing = Pick<Setting, 'resin' | 'colourants' | 'method' | 'scaleSte
 const smallest = ({ smallestCup = 0, smallestWhite = 0 }: Method, role: CupRole): number =>
   role === 'white' ? Math.max(smallestCup, smallestWhite) : smallestCup;
 
+/** A cup as it is really filled: what its need asks for, its losses and spare, the least a cup is filled with, its colourants counted. */
 export function cup({ resin, colourants, method, scaleStep, letDowns }: Mixing, made: Filling): Cup {
   const { need, tint, colour, sand, portion } = made;
   const id: CupRef = portion ? { ...made.id, portion: portion.number } : made.id;

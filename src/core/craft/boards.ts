@@ -36,6 +36,7 @@ export const primerFilm: Record<Primer, number> = { none: 0, gesso: 0.1, paint: 
 export const bulk = { sand: 1.6, gravel: 1.5, packed: 0.6 } as const;
 /** Gravel lies one stone deep, mm. */
 export const GRAVEL_DEPTH = 4;
+/** g/ml of each. */
 export const dressingDensity = { shell: 1.2, stone: 2.6, crystal: 2.6, glass: 2.5, creature: 1.1 } as const;
 /** A grain of sand, g/ml, and across, mm. */
 export const SAND_DENSITY = 2.65;

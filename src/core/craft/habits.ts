@@ -35,7 +35,7 @@ export const startingMethod: Method = {
 };
 
 /** Hours that preparation takes, waits included, until the studio gives its own. */
-export const startingDrying: Drying = {
+const startingDrying: Drying = {
   sand: 0.5,
   scuff: 0.25,
   gesso: 1,
@@ -70,4 +70,5 @@ export const dryingOf = (method: Method): Drying => ({ ...startingDrying, ...met
 /** What a price starts from until the studio gives its own. */
 export const startingPricing: Pricing = { currency: 'EUR', hourRate: 25, overhead: 0.15, margin: 0.2, setUpMin: 20, cleanUpMin: 20 };
 
+/** How a studio prices: its own figures, or those it starts from. */
 export const pricingOf = (settings: Pick<Settings, 'pricing'>): Pricing => settings.pricing ?? startingPricing;

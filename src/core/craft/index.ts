@@ -1,13 +1,29 @@
 /** What the craft knows: its schools, its materials, and the ordinary figures everything starts from. */
-export * from './boards';
-export * from './colourants';
-export * from './dressings';
-export * from './habits';
-export * from './materials';
-export * from './schools';
-export * from './seas';
-export * from './slopes';
-export * from './studio';
-export * from './tints';
-export * from './ways';
-export * from './turns';
+export { bulk, dressingDensity, GRAIN, GRAVEL_DEPTH, materials, primerFilm, SAND_DENSITY } from './boards';
+export { type ColourantKind, colourantKinds, ownLimit } from './colourants';
+export { startingDressings } from './dressings';
+export { dryingOf, handsOn, pricingOf, startingMethod, startingPricing } from './habits';
+export { startingColourants, startingResin, startingVessels, vesselsOf } from './materials';
+export {
+  additive,
+  additiveInto,
+  batching,
+  beach,
+  heat,
+  lace,
+  laying,
+  lines,
+  order,
+  runOff,
+  type School,
+  texture,
+  textureOf,
+  texturePerResin,
+  under,
+} from './schools';
+export { hasBeach, startingSea, type StartingSea, startingSeas } from './seas';
+export { slopeCupName, slopeCupNames, slopeCups, startingSlope } from './slopes';
+export { emptyStudio, standIns } from './studio';
+export { onShelf, startingTints, startingWhite } from './tints';
+export { edgeOf, openOf, torched } from './ways';
+export { back, rehanded, reversedCoast, turns } from './turns';

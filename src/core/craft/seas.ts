@@ -104,6 +104,7 @@ const starts = {
 export const hasBeach = (name: StartingSea): boolean => name !== 'open sea';
 
 export type StartingSea = keyof typeof starts;
+/** The starting seas as they are offered: a name, and what it looks like. */
 export const startingSeas = Object.entries(starts).map(([name, { says }]) => ({ name: name as StartingSea, says }));
 
 const between = (a: Point[], b: Point[], t: number): Point[] =>

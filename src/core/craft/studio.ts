@@ -2,9 +2,9 @@ import type { Room, Settings, StandIns, Studio } from '#core/document';
 import { startingMethod } from './habits';
 import { startingColourants, startingResin, startingVessels } from './materials';
 
-export const startingRoom: Room = { id: 'room', name: 'the room', dayC: 21, nightC: 17, dayHour: 14, nightHour: 4 };
+const startingRoom: Room = { id: 'room', name: 'the room', dayC: 21, nightC: 17, dayHour: 14, nightHour: 4 };
 
-export const startingSettings: Settings = {
+const startingSettings: Settings = {
   length: 'mm',
   volume: 'ml',
   temperature: '°C',

@@ -17,7 +17,7 @@ const LONGEST = 1440 / STEP;
 /** A cup runs away from the minute it warms this fast, K/min. */
 const RUNAWAY = 2;
 
-/** From this peak it is warned of, and from this it stops. */
+/** From this peak, °C, a cup is warned of, and from this it stops the pour. */
 export const PEAK_WARN = 60;
 export const PEAK_STOP = 90;
 
@@ -63,7 +63,7 @@ export interface CupCourse {
   peakMin: number;
 }
 
-export const COURSE_STEP = 0.5;
+const COURSE_STEP = 0.5;
 
 /**
  * A cup of mixed resin left standing: conversion α, temperature T and equivalent age by fourth-order Runge–Kutta.

@@ -1,6 +1,17 @@
 /** The clock that temperature drives: equivalent age, thickness, the cup that warms itself, and the windows they open. */
-export * from './rate';
-export * from './viscosity';
-export * from './cup';
-export * from './stated';
-export * from './windows';
+export { age, filmAgeing, LONGEST_WAIT, minuteOfAge, rate } from './rate';
+export { ageOfViscosity, thickenedBy, thickeningRate, viscosity } from './viscosity';
+export {
+  cupAge,
+  cupCourse,
+  type CupCourse,
+  cupFill,
+  cupMinuteOfAge,
+  cupSurface,
+  cureConstant,
+  PEAK_STOP,
+  PEAK_WARN,
+  wideSurface,
+} from './cup';
+export { aged, STATED_MASS } from './stated';
+export { isPast, type Span, type Windows, windowsOf } from './windows';

@@ -8,6 +8,7 @@ export const withCoat = (piece: Piece, coatId: string, change: (coat: Coat) => C
   coats: piece.coats.map((coat) => (coat.id === coatId ? change(coat) : coat)),
 });
 
+/** A coat’s film, mm. */
 export const withFilm = (piece: Piece, coatId: string, film: number): Piece =>
   withCoat(piece, coatId, (coat) => ('film' in coat ? { ...coat, film } : 'cover' in coat ? { ...coat, cover: film } : coat));
 

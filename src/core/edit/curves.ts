@@ -7,7 +7,7 @@ const APART = 1;
 const held = (value: number, min: number, max: number): number => Math.min(Math.max(value, min), max);
 
 /** A sea with the points of one of its curves changed. @throws RangeError where it has no such curve */
-export function withLine(sea: Sea, key: string, change: (points: Point[]) => Point[]): Sea {
+function withLine(sea: Sea, key: string, change: (points: Point[]) => Point[]): Sea {
   if (!linesOf(sea).some((line) => line.key === key)) throw new RangeError(`no curve ${key}`);
   const [kind, id, index] = key.split(':');
   const at = (list: Point[][], i: number) => list.map((points, k) => (k === i ? change(points) : points));

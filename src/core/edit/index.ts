@@ -1,14 +1,27 @@
 /** Edits of a piece, of a slope and of a studio: each takes the thing as it is and gives it changed. */
 export { withBareEdge, withBreaker, withCornerBeach, withIsland, withLandSwapped, withoutLine } from './added-lines';
-export * from './coats';
-export * from './curves';
-export * from './dressings';
+export {
+  newCoatId,
+  placeFor,
+  resinFor,
+  withCoat,
+  withCoatAdded,
+  withCoatMoved,
+  withCoatOrder,
+  withCoatTwice,
+  withFilm,
+  withLoad,
+  withoutCoat,
+  withTint,
+} from './coats';
+export { withoutPoint, withPoint, withPointAdded } from './curves';
+export { withDressing, withDressingChanged, withoutDressing } from './dressings';
 export { freeId } from './ids';
-export * from './new-piece';
+export { type BoardAnswers, startingBoard, startingCoat, startingPiece } from './new-piece';
 export { movedTo } from './move';
 export { withDrawnSea, withParts, withSea, withSeaOf } from './parts';
 export { acrossRow, joinsOf, meetingNeighbours, rowOf, type Join, type Placed } from './row';
 export { withShape } from './shape';
 export { mirrored, withSide, withStartingSea } from './sides';
-export * from './slopes';
+export { keptLoad, slopeTints, withCupCount, withCupInserted, withoutCup, withSlope } from './slopes';
 export { withLace, withLines } from './wave';

@@ -11,6 +11,7 @@ export function withCupInserted(slope: Slope, at: number): Slope {
   return { ...slope, cups: [...slope.cups.slice(0, at), cup, ...slope.cups.slice(at)] };
 }
 
+/** A cup taken out; the others keep their names and their locks. */
 export const withoutCup = (slope: Slope, cupId: string): Slope => ({ ...slope, cups: slope.cups.filter((c) => c.id !== cupId) });
 
 /** Another number of cups: new ones before the last, or the last but one taken out; locked cups go last of all. */

@@ -1,10 +1,10 @@
 /** Drawings in and out: outlines read from SVG, a piece written as SVG in real millimetres, and the pages of a template. */
-export * from './svg-own';
-export * from './svg-read';
-export * from './svg-write';
-export * from './pages';
-export * from './csv';
-export * from './shelf-csv';
-export * from './cups-csv';
-export * from './slope-csv';
-export * from './palette-svg';
+export { fits, type Own } from './svg-own';
+export { outlineFrom, readSvg, type SvgDrawing } from './svg-read';
+export { drawnLines, writeSvg } from './svg-write';
+export { MARGIN, OVERLAP, pageName, type Paper, papers, type TemplateLayout, type TemplatePage, templatePages } from './pages';
+export { readCsv, writeCsv } from './csv';
+export { holdable, MOST_ROWS, readShelf, type ShelfPreview, type ShelfReading, writeShelf, writeUsage } from './shelf-csv';
+export { writeCups } from './cups-csv';
+export { readSlopes, writeSlopes } from './slope-csv';
+export { writePalette } from './palette-svg';

@@ -15,7 +15,7 @@ export const OVERLAP = 10;
 /** Room round the board, mm, so that its outline is drawn whole. */
 const ROUND = 2;
 /** Height at the foot of each page for its number and the check bar, mm. */
-export const FOOT = 16;
+const FOOT = 16;
 
 /** One page of a template: where on the board it begins, and what it shows, mm. */
 export interface TemplatePage {

@@ -11,8 +11,10 @@ export type Paths = IntPoint[][];
 /** µm in a mm. */
 export const UM = 1000;
 
+/** Polygons in mm as paths in whole µm. */
 export const toPaths = (rings: Ring[]): Paths =>
   rings.map((ring) => ring.map((p) => ({ X: Math.round(p.x * UM), Y: Math.round(p.y * UM) })));
+/** Paths in µm as polygons in mm. */
 export const toRings = (paths: Paths): Ring[] => paths.map((path) => path.map((p) => ({ x: p.X / UM, y: p.Y / UM })));
 
 /** Parts of the library that its types do not show: how it tells of trouble (by a window of the browser's), and its steps. */
@@ -73,7 +75,9 @@ const clip = (op: ClipType, fill: PolyFillType, subject: Paths, other: Paths = [
 
 /** What two sets of polygons share, by the non-zero rule, as all below. @throws CutError as each of them does */
 export const common = (a: Paths, b: Paths): Paths => clip(Op.ctIntersection, Fill.pftNonZero, a, b);
+/** The first without the second. */
 export const without = (a: Paths, b: Paths): Paths => (b.length ? clip(Op.ctDifference, Fill.pftNonZero, a, b) : a);
+/** Both as one, with no edge inside. */
 export const joinedPaths = (paths: Paths): Paths => clip(Op.ctUnion, Fill.pftNonZero, paths);
 
 /** Closed polygons by the even-odd rule, with what crosses itself resolved. */

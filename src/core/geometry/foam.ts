@@ -39,6 +39,7 @@ export const waveOnBoard = (cut: Cut, sea: Sea, along?: string): Point[][] =>
         waveLines(sea, along).map((l) => l.line),
         widened(toPaths(cut.cover.rings)),
       );
+/** Length of the line of a wave on the board, mm. */
 export const waveLength = (cut: Cut, sea: Sea, along?: string): number =>
   along === undefined ? cut.shoreLength : waveOnBoard(cut, sea, along).reduce((sum, line) => sum + lineLength(line), 0);
 

@@ -2,7 +2,7 @@
 export { allowances, CutError, lent } from './allowance';
 export { blamed } from './blamed';
 export { cleanRings, partition } from './clip';
-export * from './curve';
+export { crossesItself, lineLength, lineOf, smoothCurve, smoothRing } from './curve';
 export { cutBoard, Cutter } from './cutter';
 export { alongLine, distancesTo, fieldOf, partsAt, type Field } from './field';
 export { foamStrip, waveLength, waveOnBoard } from './foam';

@@ -50,6 +50,7 @@ function ringOf(shape: Exclude<Shape, Outline>): Ring {
 /** The face of a shape as polygons, mm, by the non-zero rule; more than one only for a free outline. */
 export const rimRings = (shape: Shape): Ring[] => (shape.kind === 'outline' ? toRings(facePaths(shape)) : [ringOf(shape)]);
 
+/** A hole as a polygon, mm. */
 export const holeRing = (hole: Hole): Ring => ovalRing(hole.x, hole.y, hole.diameter / 2, hole.diameter / 2, 48);
 
 /** Area, mm², and outer rim, mm, of a shape whose form is a formula. */

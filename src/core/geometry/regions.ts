@@ -48,6 +48,7 @@ export function faceOf(rings: Ring[], open: Hole[]): Face {
   return { rim, sides: new Rim(rim), board, wide: widened(board) };
 }
 
+/** A region from its paths: polygons, mm; area, mm²; how much of the board’s rim it has, mm. */
 export const regionOf = (paths: Paths, { sides }: Pick<Face, 'sides'>): Region => ({
   rings: toRings(paths),
   area: areaOf(paths),

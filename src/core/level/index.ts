@@ -1,2 +1,2 @@
 /** What gravity and surface tension do to a wet film. */
-export * from './free-edge';
+export { capillaryLength, drawsBackBelow, EDGE_WARN, edgeHolds, puddleFilm, RECEDING } from './free-edge';

@@ -1,8 +1,20 @@
 /** Amounts: from film and drawn lines to cups, to A and B by volume and weight, to drops and the load they make. */
-export * from './film';
-export * from './ratio';
-export * from './load';
-export * from './rounded';
-export * from './vessel';
-export * from './measured';
-export * from './proportion';
+export { coverage, cupContent, dripsOf, filmVolume, foamVolume, lineVolume, runOver, sandShare, withSpare } from './film';
+export {
+  mixedDensity,
+  RATIO_FLAG,
+  RATIO_STOP,
+  ratioError,
+  readingError,
+  rescue,
+  smallestWeighable,
+  split,
+  type Split,
+  splitByWeight,
+  volumeWeighedError,
+} from './ratio';
+export { dose, type Dose, dropsFor, letDownFor, type LetDowns, letDownsOf, totalLoad } from './load';
+export { roundedToMarks, roundedToScale, unscraped } from './rounded';
+export { densityFromWater, dropFromCount, fillHeight, markFromWater, vesselFor, waterDensity } from './vessel';
+export { readDensity, readDrop, readMarks, writeMarks } from './measured';
+export { proportioned } from './proportion';

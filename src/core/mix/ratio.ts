@@ -34,6 +34,7 @@ export const splitByWeight = (g: number, resin: Mixable): Split => split(g / mix
 
 /** From this error of the ratio on it is flagged, and from this it stops the pour. */
 export const RATIO_FLAG = 0.05;
+/** A ratio this far off, a share, does not cure right: the mix is not poured. */
 export const RATIO_STOP = 0.1;
 
 /** How far the hardener in the cup is from right for the A in it: (m_B − m_B,right) / m_B,right. */

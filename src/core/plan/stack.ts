@@ -36,7 +36,7 @@ export function laidOn({ internal, known }: Stack, covers: Covers, film: number,
 }
 
 /** What is seen of a place, linear sRGB; undefined where no model knows it. */
-export const seenOn = ({ internal, known, bare }: Stack): Rgb | undefined => (known ? (bare ?? seenColour(internal)) : undefined);
+const seenOn = ({ internal, known, bare }: Stack): Rgb | undefined => (known ? (bare ?? seenColour(internal)) : undefined);
 
 /** What is seen of a place, "#rrggbb". */
 export const hexOn = (stack: Stack): string | undefined => {

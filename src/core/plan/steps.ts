@@ -1,14 +1,5 @@
 import { edgeOf } from '#core/craft';
-import {
-  stepKey,
-  type Dressing,
-  type Piece,
-  type StepRef,
-  type ToldBoards,
-  type ToldStep,
-  type ToldUse,
-  type WaveCoat,
-} from '#core/document';
+import { type Dressing, type Piece, type StepRef, type ToldBoards, type ToldStep, type ToldUse, type WaveCoat } from '#core/document';
 import { tapeOff } from '#core/prepare';
 import type { Batch } from './batch';
 import { setWith, type CoatPlan } from './coats';
@@ -298,5 +289,3 @@ export function planSteps(coats: CoatPlan[], batches: Batch[], bench: Pick<Bench
 /** The first step that does a thing. */
 export const stepThat = (steps: Step[], does: StepRef['does'], piece?: string, coat?: string): Step | undefined =>
   steps.find((s) => s.id.does === does && (piece === undefined || s.id.piece === piece) && (coat === undefined || s.id.coat === coat));
-
-export const keyOfStep = ({ id }: Pick<Step, 'id'>): string => stepKey(id);

@@ -1,11 +1,11 @@
 /** The plan a pour is told: what is mixed, filled and done when, kept whole, and the words it is said in. */
-export * from './tell';
-export * from './words';
-export * from './contents';
-export * from './boards';
-export * from './older';
-export * from './clock';
-export * from './session-figures';
-export * from './weights';
-export * from './weigh-lines';
-export * from './weighing';
+export { tell } from './tell';
+export { type Amount, say, type Units, type Words } from './words';
+export { contentsOf, writeContents, writeDose, writeDoses } from './contents';
+export { boardSupplies } from './boards';
+export { toldStudio, withTold } from './older';
+export { whiteCourse } from './clock';
+export { sameCups, sessionFigures } from './session-figures';
+export { weightsOf } from './weights';
+export { insideOf, type WeighLine } from './weigh-lines';
+export { type Weighing, weighingOf } from './weighing';

@@ -16,6 +16,7 @@ export interface SessionFigures {
   end: number;
 }
 
+/** What of a session hangs on the temperature at the bench, from its plan. */
 export function sessionFigures({ batches, steps }: Pick<Together, 'batches' | 'steps'>): SessionFigures {
   const step = steps.find((s) => s.id.does === 'white');
   const white = step && batches[step.batch]?.windows.white;

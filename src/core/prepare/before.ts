@@ -53,7 +53,9 @@ function guardWork(piece: Piece): Asked[] {
 
 /** Holes that stay open and are taped, holes that are filled on purpose, and dressings that are glued on before any resin. */
 export const openHoles = (piece: Piece) => holesOf(piece).filter((hole) => !hole.filled && hole.taped);
+/** Holes that are filled on purpose. */
 export const filledHoles = (piece: Piece) => piece.holes.filter((hole) => hole.filled);
+/** Dressings that are glued on before any resin. */
 export const gluedDressings = (piece: Piece) => (piece.dressings ?? []).filter((d) => d.when === 'before resin');
 
 /** All there is to do to a board before its first pour, in order. */

@@ -1,7 +1,7 @@
 /** What a pour's append-only events add up to, and where a piece stands because of them. */
-export * from './times';
-export * from './session';
-export * from './summary';
-export * from './standing';
-export * from './standings';
-export * from './below';
+export { effective, timesOf, unknownEvents } from './times';
+export { extraHeat, plannedBesideDone, readSession, type Session, stands, weighed } from './session';
+export { type PourSummary, summaryOf } from './summary';
+export { type Standing, standingOf } from './standing';
+export { Standings } from './standings';
+export { whatIsBelow } from './below';

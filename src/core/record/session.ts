@@ -40,6 +40,7 @@ function stepsOf(event: PourEvent, { steps, cups }: Told, doneAt: Map<string, nu
   }
 }
 
+/** A pour as its events tell it: what it was told, what is done and when, and the step it is at. */
 export function readSession(pour: Pour): Session {
   const times = timesOf(pour);
   const told = toldOf(pour);
@@ -85,6 +86,7 @@ export interface Compared {
   done?: number;
 }
 
+/** Every step with its planned and its real minute, from the first meeting of A and B. */
 export function plannedBesideDone(session: Session): Compared[] {
   const zero = Math.min(...session.mixedAt.values());
   return session.told.steps.map((step) => {

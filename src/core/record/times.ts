@@ -12,6 +12,7 @@ export interface Times {
   abandoned?: { at: number; why: string };
 }
 
+/** When an event happened, ms since 1970. */
 export const momentOf = (event: Pick<PourEvent, 'at'>): number => Date.parse(event.at);
 
 /** Events that hold: those no later event took back. */
@@ -24,6 +25,7 @@ export function effective(events: PourEvent[]): PourEvent[] {
 export const unknownEvents = (pour: Pick<Pour, 'events'>): { seq: number; at: string; kind: string }[] =>
   pour.events.filter((event) => !isKnown(event));
 
+/** When a pour did what, from its events that hold. */
 export function timesOf(pour: Pick<Pour, 'events' | 'startedAt'>): Times {
   const events = effective(pour.events).filter(isKnown);
   const mixedAt = new Map<number, number>();

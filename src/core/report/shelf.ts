@@ -8,7 +8,7 @@ import { meansOf, type Asked } from './means';
 import { r } from './rounded';
 
 /** The shelf after every finished pour, as every report of a studio reads it. */
-export const ledgerOf = (studio: Studio, zone: Zone): Ledger => shelfOf(studio.stock ?? [], studio.pours, studio, zone);
+const ledgerOf = (studio: Studio, zone: Zone): Ledger => shelfOf(studio.stock ?? [], studio.pours, studio, zone);
 
 /** What a piece costs and asks for, rounded. */
 export function quoteReport(plan: PiecePlan, studio: Studio, zone: Zone) {

@@ -1,3 +1,3 @@
 /** Small stand-ins for outside devices, which ship with the app: a scale, moved by a time that is passed in, and a camera over a card. */
-export * from './scale';
-export * from './photo';
+export { advance, type HandMove, laidOn, moved, newScale, poured, type ScaleReading, shows, type SimulatedScale, tared } from './scale';
+export { photograph, type Shot } from './photo';

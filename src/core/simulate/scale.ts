@@ -31,6 +31,7 @@ const DRIFT_PERIOD = 240;
 const SHAKES = 0.15;
 const STILL_FOR = 0.8;
 
+/** A scale that stands empty. @param seed of its own restlessness */
 export const newScale = (seed: number): SimulatedScale => ({
   load: 0,
   felt: 0,
@@ -81,6 +82,7 @@ export const laidOn = (scale: SimulatedScale, grams: number): SimulatedScale => 
 /** What a hand does at the scale. */
 export type HandMove = { does: 'tare' } | { does: 'pour'; rate: number } | { does: 'put'; grams: number };
 
+/** The scale after the hand has done something: set a vessel down, asked for a stream, tared. */
 export function moved(scale: SimulatedScale, move: HandMove): SimulatedScale {
   switch (move.does) {
     case 'tare':

@@ -20,6 +20,7 @@ export function pricePer(of: Taken['of'], unit: StockUnit, { lines }: Ledger, ma
   return one === undefined ? undefined : (one * line.stock.price) / line.stock.size;
 }
 
+/** What some of the shelf costs, in the studio’s currency, and what of it has no price. */
 export function costOf(taken: Taken[], shelf: Ledger, materials: Materials): Cost {
   const unpriced: Taken[] = [];
   const amount = taken.reduce((sum, t) => {

@@ -1,10 +1,10 @@
 /** The shelf: what pours take from which container, what is left, what to buy, what it costs, and a price. */
-export * from './item';
-export * from './take';
-export * from './ledger';
-export * from './cost';
-export * from './waste';
-export * from './leftover';
-export * from './buy';
-export * from './quote';
-export * from './shelf';
+export { densityOf, itemKey, itemName, type Materials, summed, type Taken, turned } from './item';
+export { takenByBatch, takenByBoard, takenByCup, takenByPour, type Usage, usedBy } from './take';
+export { inDrawingOrder, ledger, type Ledger, type LedgerLine } from './ledger';
+export { costOf, pricePer } from './cost';
+export { balanceOf, leftOver, wasted } from './waste';
+export { leftoverUses, type Suggestion } from './leftover';
+export { type Buy, toBuy } from './buy';
+export { hoursOf, type Quote, quoteOf } from './quote';
+export { type Coming, comingPours, shelfOf, usagesOf } from './shelf';

@@ -33,4 +33,5 @@ export function balanceOf(batch: Batch): MixBalance {
 
 /** What of a batch can still be used, and what is gone, ml. Drips count as used where they are caught. */
 export const leftOver = ({ over, drips }: MixBalance, method: Method): number => over + (method.runOff === 'caught' ? drips : 0);
+/** ml; drips are gone where they are not caught. */
 export const wasted = ({ stays, drips }: MixBalance, method: Method): number => stays + (method.runOff === 'caught' ? 0 : drips);

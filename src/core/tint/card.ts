@@ -18,7 +18,7 @@ const LINEAR = Float64Array.from({ length: 256 }, (_, v) => {
 });
 
 /** Linear light at a place of a picture; undefined outside it. */
-export function lightAt({ width, height, data }: Picture, x: number, y: number): Rgb | undefined {
+function lightAt({ width, height, data }: Picture, x: number, y: number): Rgb | undefined {
   const [i, j] = [Math.round(x), Math.round(y)];
   if (i < 0 || j < 0 || i >= width || j >= height) return undefined;
   const k = 4 * (j * width + i);

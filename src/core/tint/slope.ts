@@ -60,6 +60,7 @@ export function blend(a: Part[], b: Part[], share: number): Part[] {
   return ids.map((id) => ({ colourantId: id, load: (1 - share) * of(a, id) + share * of(b, id) })).filter((p) => p.load > 0);
 }
 
+/** A mixture at another load: its parts that add up to 1, each times it. */
 export const scaled = (mixture: Part[], load: number): Part[] => mixture.map((p) => ({ ...p, load: p.load * load }));
 
 /** The most of a mixture that the resin's maker and those of its colourants allow, as a fraction of A + B by weight. */

@@ -69,8 +69,10 @@ class NeriteDb extends Dexie {
 
 export const db = new NeriteDb();
 
+/** Something that stands once in a studio: its settings, its habits, how tables were left. */
 export async function kept<K extends keyof Kept>(name: K): Promise<Kept[K] | undefined> {
   return (await db.kept.get(name))?.value as Kept[K] | undefined;
 }
 
+/** Puts it anew. To be called in a transaction where it follows from what was there. */
 export const keep = <K extends keyof Kept>(name: K, value: Kept[K]): Promise<unknown> => db.kept.put({ name, value });

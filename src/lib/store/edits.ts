@@ -128,11 +128,13 @@ export function editThing<T extends Exclude<keyof Edited, 'kept'>>(
 export const editPiece = (id: string, label: string, change: (piece: Piece) => Piece, mark?: string): Promise<void> =>
   editThing('pieces', id, id, label, change, mark);
 
+/** Adds a piece. @throws where the browser will not keep it */
 export const addPiece = (piece: Piece): Promise<void> =>
   inOne(async () => {
     await edit(piece.id, `Add ${piece.name}`, [{ table: 'pieces', id: piece.id, before: null, after: piece }]);
   });
 
+/** Removes a piece, to be had back by the undo of its own scope. */
 export const removePiece = (piece: Piece): Promise<void> =>
   inOne(async () => {
     const before = (await db.pieces.get(piece.id)) ?? piece;
@@ -186,7 +188,9 @@ async function editHabit<K extends keyof Habits>(name: K, label: string, change:
 
 /** Changes what the studio reads and writes in, or its habits; undone with the settings. */
 export const changeSettings = (change: Partial<Settings>): Promise<void> => editHabit('settings', 'Change the settings', change);
+/** Changes some of the studio’s habits. */
 export const changeMethod = (change: Partial<Method>): Promise<void> => editHabit('method', 'Change the studio’s habits', change);
+/** Changes some of a room. @throws where it is not there any more */
 export const changeRoom = (id: string, change: Partial<Omit<Room, 'id'>>): Promise<void> =>
   editThing('rooms', id, SETTINGS, 'Change the room', (room) => ({ ...room, ...change }), `room ${Object.keys(change).join()}`);
 
@@ -201,6 +205,7 @@ async function oldestUndone(scope: string): Promise<Edit | undefined> {
     .first();
 }
 
+/** What undo and redo would do in a scope, in words; nothing where there is nothing. */
 export function undoable(scope: string): Promise<{ undo?: string; redo?: string }> {
   return db.transaction('r', db.edits, async () => {
     const undo = await newest(scope, canUndo);
@@ -219,6 +224,7 @@ export function undo(scope: string): Promise<void> {
   });
 }
 
+/** Does the oldest edit that was taken back again. */
 export function redo(scope: string): Promise<void> {
   return inOne(async () => {
     const next = await oldestUndone(scope);

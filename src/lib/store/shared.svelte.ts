@@ -54,4 +54,5 @@ class Shared {
   });
 }
 
+/** What every screen shows. */
 export const shared = new Shared();

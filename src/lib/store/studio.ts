@@ -26,6 +26,7 @@ export const wholePour = (pour: StoredPour, snapshots: ReadonlyMap<number, Snaps
   events: events.map(plainEvent),
 });
 
+/** Snapshots by their number. */
 export const snapshotValues = (rows: Snapshot[]): ReadonlyMap<number, Snapshot['value']> => new Map(rows.map((s) => [s.id, s.value]));
 
 /** Tables a pour stands in. */
@@ -38,8 +39,10 @@ export async function readPours(): Promise<Pour[]> {
   return pours.map((pour) => wholePour(pour, values, byPour.get(pour.id) ?? []));
 }
 
+/** A piece, where it is there. */
 export const readPiece = (id: string): Promise<Piece | undefined> => db.pieces.get(id);
 
+/** A pour whole, where it is there. */
 export async function readPour(id: string): Promise<Pour | undefined> {
   const pour = await db.pours.get(id);
   if (!pour) return undefined;

@@ -42,7 +42,9 @@ async function sampleStudio(): Promise<ReturnType<typeof emptyStudio>> {
   return movedTo(toldStudio(opened.studio), SAMPLE_NOW, Date.now());
 }
 
+/** Begins with an empty studio; what was there is kept to be brought back. */
 export const startEmpty = (): Promise<void> => replaceStudio(emptyStudio());
+/** Brings the sample studio; what was there is kept to be brought back. */
 export const bringSample = async (): Promise<void> => replaceStudio(await sampleStudio());
 
 /** Puts back what stood here before the studio was last replaced. */

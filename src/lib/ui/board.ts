@@ -22,7 +22,7 @@ const shapes: Record<Shape['kind'], string> = {
 };
 const edges = { 'run over': 'sea runs over the edges', taped: 'edges taped clean', dammed: 'edges dammed', wall: 'tray wall' };
 
-export const primerWords = (piece: Piece): string => {
+const primerWords = (piece: Piece): string => {
   const { primer, primerCoats } = piece.surface;
   return primer === 'none' || primer === 'scuff only' ? (primer === 'none' ? 'no primer' : primer) : `${primer} × ${primerCoats}`;
 };

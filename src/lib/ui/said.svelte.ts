@@ -27,4 +27,5 @@ class Said {
   }
 }
 
+/** The one place where the app speaks. */
 export const said = new Said();

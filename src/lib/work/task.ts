@@ -12,6 +12,7 @@ export interface Kept<W> {
   end: () => void;
 }
 
+/** Makes a worker that is kept until it is ended. */
 export function kept<W>(make: Make): Kept<W> {
   const worker = make();
   return { work: wrap<W>(worker), end: () => worker.terminate() };

@@ -17,6 +17,7 @@ export function heartRim(width: number, height: number): number {
   return 2 * Math.hypot(sx * Math.SQRT1_2, sy * Math.SQRT1_2) + ellipseRim(sx / 2, sy / 2);
 }
 
+/** Its outline, mm. */
 export function heartRing(width: number, height: number): Ring {
   const [sx, sy] = [width / WIDE, height / HIGH];
   const eighth = Math.PI / 4;

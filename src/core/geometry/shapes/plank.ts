@@ -21,6 +21,7 @@ export function plankRim(s: Plank): number {
   return rectangleRim(bodyOf(s)) - width + 2 * (length - width / 2) + (Math.PI * width) / 2;
 }
 
+/** Its outline, mm. */
 export function plankRing(s: Plank): Ring {
   const { width: w, height: h, corner: r = 0, handle } = s;
   const [body, mid, half, turn] = [w - handle.length, h / 2, handle.width / 2, Math.PI / 2];

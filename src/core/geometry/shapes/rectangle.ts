@@ -8,6 +8,7 @@ export const rectangleArea = (s: Rectangle): number => s.width * s.height - (4 -
 /** mm */
 export const rectangleRim = (s: Rectangle): number => 2 * (s.width + s.height) - (8 - 2 * Math.PI) * rounding(s);
 
+/** Its outline, mm, with its corners rounded. */
 export function rectangleRing(s: Rectangle): Ring {
   const { width: w, height: h } = s;
   const r = rounding(s);

@@ -20,6 +20,7 @@ export function surfRim(width: number, height: number): number {
   return ellipseRim(tail, b) / 2 + nose * Math.sqrt(1 + k * k) + (nose / k) * Math.asinh(k);
 }
 
+/** Its outline, mm. */
 export function surfRing(width: number, height: number): Ring {
   const { tail, nose, b } = halves(width, height);
   const edge = (side: 1 | -1) =>

@@ -36,8 +36,11 @@ export interface Words {
 /** A step as it is said, before its cups are added. */
 export type Said = Omit<Words, 'amounts' | 'detail'> & { detail: (string | false | undefined)[]; amounts?: Amount[] };
 
+/** Grams as they are said at the bench. */
 export const grams = (g: number): string => `${plain(g, g < 10 ? 1 : 0)} g`;
+/** The cup a step uses, as it was told. */
 export const cupOf = (told: Told, use: ToldUse): ToldCup | undefined => told.cups.find((c) => cupKey(c.id) === cupKey(use.cup));
+/** How many boards there are in all. */
 export const boardsIn = (boards: Pick<ToldBoards, 'count'>[]): number => boards.reduce((sum, b) => sum + b.count, 0);
 
 /** What one board gets of something measured, where there are several boards. */
@@ -49,6 +52,7 @@ function each(boards: Pick<ToldBoards, 'count' | 'name'>[], share: (i: number) =
 /** Less than this is not measured but dipped, ml. */
 const DIP = 1;
 
+/** What a step takes from a cup, in words: what is measured or dipped, for each board, and what is in the cup. */
 export function amountOf(use: ToldUse, { id }: ToldStep, told: Told, { volume }: Units): Amount[] {
   const cup = cupOf(told, use);
   if (use.ml <= 0 || !cup) return [];
@@ -66,6 +70,7 @@ export function amountOf(use: ToldUse, { id }: ToldStep, told: Told, { volume }:
   ];
 }
 
+/** Something loose, as sand or gravel, by weight and for each board. */
 export function looseOf(name: string, { grams: g = 0, boards }: ToldStep): Amount {
   const count = boardsIn(boards);
   return { name, amount: grams(g), ...(count > 1 && { each: `${grams(g / count)} a board` }) };
