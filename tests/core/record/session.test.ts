@@ -2,7 +2,18 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { steady } from '#core/air';
 import { stepKey, type Pour, type PourEvent, type StepRef } from '#core/document';
-import { extraHeat, plannedBesideDone, readSession, effective, standingOf, stands, unknownEvents, weighed, summaryOf } from '#core/record';
+import {
+  extraHeat,
+  plannedBesideDone,
+  readSession,
+  effective,
+  standingOf,
+  Standings,
+  stands,
+  unknownEvents,
+  weighed,
+  summaryOf,
+} from '#core/record';
 import { empty, means, near, piece, plan, pourOf, sample, type Said, utc, planner } from '../help';
 
 const t0 = Date.parse('2026-11-25T10:00:00Z');
@@ -122,6 +133,35 @@ test('where a piece stands: not begun, pouring, curing, all poured', () => {
   assert.equal(stand([second, first]).next, undefined);
   const given = pour(mixed, [6, { kind: 'abandoned', why: 'rain' }]);
   assert.deepEqual(stand([given]), stand([]), 'given up, the piece stands as before');
+});
+
+test('standings that are kept are those read anew, minute by minute; a tick reads none again but of a piece being poured', () => {
+  const [still, poured] = [panel, { ...piece(), id: 'other' }];
+  const around = { planner, zone: utc, means, room: empty.rooms[0]! };
+  const finished = summaryOf(pour(mixed, [40, { kind: 'done' }]));
+  const under = summaryOf({ ...pour(mixed), id: 'under', of: [{ pieceId: poured.id, coatIds: [sand, sea, wave] }] });
+  const kept = new Standings();
+  const ticks = [0, 1, 2].map((min) => kept.of([still, poured], [finished, under], around, t0 + 3_600_000 + min * 60_000));
+  ticks.forEach((standings, min) => {
+    const now = t0 + 3_600_000 + min * 60_000;
+    assert.deepEqual(
+      standings,
+      [still, poured].map((one) =>
+        standingOf(
+          one,
+          [finished, under].filter((p) => p.of[0]!.pieceId === one.id),
+          around,
+          now,
+        ),
+      ),
+    );
+    assert.equal(standings[0], ticks[0]![0], 'the same object: nothing of it can have changed');
+  });
+  assert.notEqual(ticks[1]![1], ticks[0]![1]);
+  // a pour of the same id and as many events that says something else is another
+  const later = summaryOf(pour(mixed, [55, { kind: 'done' }]));
+  const [again] = kept.of([still], [later], around, t0 + 3_600_000);
+  assert.equal(again!.pours[0]!.done! - finished.done!, 15 * 60_000);
 });
 
 test('a pour given a time stands on the tide line as planned', () => {

@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import { steady } from '#core/air';
 import { pricingOf, startingPricing } from '#core/craft';
 import { withCoat } from '#core/edit';
-import type { Pour, WaveCoat } from '#core/document';
+import type { Pour, Stock, WaveCoat } from '#core/document';
 import { readSession, summaryOf } from '#core/record';
 import {
   comingPours,
@@ -70,6 +70,30 @@ test('only a finished pour is deducted, by what the scale said where it said som
   assert.equal(grams(notMixed.taken, 'resinA'), 0, 'what was never mixed is still on the shelf');
 });
 
+test('two pours of one id with as many events, as two windows or an import may bring, are each read for themselves', () => {
+  const stock = (part: 'A' | 'B'): Stock => ({
+    id: part,
+    name: 'can',
+    of: { kind: 'resin', resinId: resin.id, part },
+    size: 1000,
+    unit: 'g',
+    price: 30,
+    since: '2026-09-01',
+  });
+  const left = (pour: Pour): number[] => shelfOf([stock('A'), stock('B')], [pour], empty, utc).lines.map((l) => l.left);
+  const weighed = (aG: number, bG: number): Pour => told({ ...mixed, aG, bG }, done);
+  const [first, other] = [weighed(150, 128), weighed(100, 85)];
+  assert.deepEqual([first.id, first.events.length], [other.id, other.events.length]);
+  assert.deepEqual(
+    [left(first), left(other), left(first)],
+    [
+      [850, 872],
+      [900, 915],
+      [850, 872],
+    ],
+  );
+});
+
 test('a pour that was given up took what was mixed by then, and no primer; before that it took nothing', () => {
   const given: Said = { kind: 'abandoned', why: 'the wrong board' };
   assert.deepEqual(usagesOf([told(given)]), []);
@@ -101,7 +125,7 @@ test('where a batch ends up adds up to it, and caught drips are no waste', () =>
   assert.equal(balanceOf(walled.pours[0]!.batches[0]!).drips, 0);
 });
 
-test('drips painted up the sides want less in the cup than drips that are lost', () => {
+test('drips painted up the sides need less in the cup than drips that are lost', () => {
   const painted = plan(piece(), { method: { ...method, runOff: 'painted up' } });
   assert.ok(painted.pours[0]!.batches[0]!.ml < batch.ml);
   assert.equal(balanceOf(painted.pours[0]!.batches[0]!).drips, 0);
