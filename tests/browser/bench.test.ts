@@ -1,19 +1,11 @@
 import assert from 'node:assert/strict';
 import type { Page } from 'playwright-core';
-import { emptyStudio } from '#core/craft';
-import { startingBoard, startingPiece, withDressing } from '#core/edit';
-import { writeStudio, type Coat, type Piece, type SandCoat, type Studio, type WaveCoat } from '#core/document';
+import { withDressing } from '#core/edit';
+import { writeStudio, type Piece, type SandCoat, type Studio, type WaveCoat } from '#core/document';
 import { exportStudio, openFile, plainServer, until, visit } from './help';
+import { coated, empty, piece } from '../factories';
 
-const empty = emptyStudio();
-const panel = (change: Partial<Piece> = {}): Piece => ({
-  ...startingPiece('panel', { ...startingBoard(empty.resins[0]!.id), name: 'Harbour board' }, empty),
-  ...change,
-});
-const coats = (p: Piece, change: { [K in Coat['kind']]?: Partial<Extract<Coat, { kind: K }>> }): Piece => ({
-  ...p,
-  coats: p.coats.map((c) => ({ ...c, ...change[c.kind] }) as Coat),
-});
+const panel = (change: Partial<Piece> = {}): Piece => piece({ id: 'panel', name: 'Harbour board', ...change });
 
 /** Opens a studio with one piece, and the piece. */
 async function lay(page: Page, base: string, piece: Piece, change: Partial<Studio> = {}): Promise<void> {
@@ -70,7 +62,7 @@ const order = (steps: { says: string }[], ...says: RegExp[]): void => {
 const server = { server: plainServer, allow: /404/ };
 
 visit('a piece with white first: the white, then the clear over it, then heat, and the log says so', server, async ({ page, base }) => {
-  await lay(page, base, coats(panel(), { wave: { under: 'white first', heat: 'torch then air' } }));
+  await lay(page, base, coated(panel(), { wave: { under: 'white first', heat: 'torch then air' } }));
   await begin(page);
   const steps = await pourAll(page);
   order(
@@ -87,7 +79,7 @@ visit('a piece with white first: the white, then the clear over it, then heat, a
 });
 
 visit('a piece with a bare gap: the tint stops short, white fills it, and no clear is asked for', server, async ({ page, base }) => {
-  await lay(page, base, coats(panel(), { wave: { under: 'gap' } }));
+  await lay(page, base, coated(panel(), { wave: { under: 'gap' } }));
   await begin(page);
   assert.equal(await page.getByRole('list', { name: 'Cups' }).getByText('Clear held back').count(), 0);
   const steps = await pourAll(page);
@@ -101,7 +93,7 @@ visit(
   'a piece with dry sand and shells: pressed in after its clear, no heat on it, and the shells at the end',
   server,
   async ({ page, base }) => {
-    const shelled = withDressing(withDressing(coats(panel(), { sand: { how: 'pressed in' } as Partial<SandCoat> }), 'shell'), 'shell');
+    const shelled = withDressing(withDressing(coated(panel(), { sand: { how: 'pressed in' } as Partial<SandCoat> }), 'shell'), 'shell');
     await lay(page, base, shelled);
     await begin(page);
     const steps = await pourAll(page);
@@ -201,7 +193,7 @@ visit(
   'every weight is stored as it is taken: a reload at the scale goes on, and one batch’s weights are not the next one’s',
   server,
   async ({ page, base }) => {
-    const own = coats(panel(), { wave: { ownBatch: true } as Partial<WaveCoat> });
+    const own = coated(panel(), { wave: { ownBatch: true } as Partial<WaveCoat> });
     await lay(page, base, own);
     await begin(page);
     await page.getByRole('link', { name: 'At the scale' }).click();

@@ -26,9 +26,9 @@ import {
   wallOverfull,
   type Rule,
 } from '#core/advice';
-import { startingCoat, withCoat, withDressing, withDressingChanged } from '#core/edit';
-import type { Coat, Dressing, Piece, Surface } from '#core/document';
-import { empty, piece, plan, resin } from '../help';
+import { withCoat, withDressing, withDressingChanged } from '#core/edit';
+import type { Coat, Dressing, Piece, Surface, TopCoat, WaveCoat } from '#core/document';
+import { piece, plan, coat, coated } from '../../factories';
 
 const ask = (rule: Rule, p: Piece): string[] => rule({ plan: plan(p), measure: 'scale' }).map((f) => `${f.severity} ${f.code}`);
 
@@ -45,16 +45,14 @@ function rule(name: string, of: Rule, finds: string, fires: Piece, ...quiet: Pie
 const panel = piece();
 const on = (surface: Partial<Surface>, change: Partial<Piece> = {}): Piece =>
   piece({ surface: { ...panel.surface, ...surface }, ...change });
-const coat = (kind: Coat['kind'], change: object = {}): Coat =>
-  ({ ...startingCoat(kind, `${kind}-x`, resin.id, 5, empty), ...change }) as Coat;
-const wave = (change: object): Piece => withCoat(panel, panel.coats[2]!.id, (c) => ({ ...c, ...change }) as Coat);
+const wave = (change: Partial<WaveCoat>): Piece => coated(panel, { wave: change });
 const bare = { primer: 'none' as const, primerCoats: 0 };
 const dressed = (change: Partial<Dressing>, p = panel): Piece => {
   const next = withDressing(p, 'shell', { x: 200, y: 250 });
   return withDressingChanged(next, next.dressings![0]!.id, change);
 };
 const onTop = (p: Piece, c: Coat): Piece => ({ ...p, coats: [...p.coats, c] });
-const topped = (change: object): Piece => withCoat(panel, panel.coats[3]!.id, (c) => ({ ...c, ...change }) as Coat);
+const topped = (top: Partial<TopCoat>): Piece => coated(panel, { top });
 
 rule('raw wood and ply want a primer or a seal', rawWoodUnprimed, 'warn raw-wood-unprimed', on({ material: 'ply', ...bare }), panel, {
   ...on(bare),

@@ -19,7 +19,7 @@ import {
 import type { Coat, Piece, Shape, Surface } from '#core/document';
 import type { Means } from '#core/plan';
 import { waveSection } from '#core/coat';
-import { empty, method, piece, plan, resin, sample, planner } from '../help';
+import { empty, method, piece, plan, resin, sample, planner } from '../../factories';
 
 const resins = [...empty.resins, ...sample().resins];
 const shapes: Shape[] = [

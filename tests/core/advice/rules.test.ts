@@ -22,7 +22,7 @@ import {
 import { withCoat, withFilm, withLoad, withShape, withoutCoat } from '#core/edit';
 import type { Coat, Piece, WaveCoat } from '#core/document';
 import { stepThat, type Means } from '#core/plan';
-import { means, method, piece, plan, resin } from '../help';
+import { means, method, piece, plan, resin, coated } from '../../factories';
 
 const ask = (rule: Rule, p: Piece = piece(), change: Partial<Means> = {}, measure: 'scale' | 'marked cups' = 'scale'): Finding[] =>
   rule({ plan: plan(p, change), measure });
@@ -35,7 +35,7 @@ const [sandId, , waveId, topId] = panel.coats.map((c) => c.id) as [string, strin
 const film = { ...resin, statedG: 0 };
 /** One mixing for each resin, whatever comes of it. */
 const atOnce = { ...method, batches: 'one a resin' as const };
-const waveAt = (layAt: number): Piece => withCoat(panel, waveId, (c) => ({ ...(c as WaveCoat), layAt }));
+const waveAt = (layAt: number): Piece => coated(panel, { wave: { layAt } });
 
 test('equal grams: named with its size for a by-volume resin on a scale', () => {
   const [found] = ask(equalGrams);

@@ -2,7 +2,8 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { ageOfViscosity, rate, thickenedBy, thickeningRate, viscosity } from '#core/cure';
-import { method, near, resin } from '../help';
+import { method, resin } from '../../factories';
+import { near } from '../help';
 
 test('0.9 Pa·s at 23 °C, working 45', () => {
   near(viscosity(resin, method, 23, 15), 1.8, 1e-4);

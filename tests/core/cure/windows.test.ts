@@ -2,7 +2,8 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { steady } from '#core/air';
 import { rate, viscosity, windowsOf, type Windows } from '#core/cure';
-import { method, near, resin } from '../help';
+import { method, resin } from '../../factories';
+import { near } from '../help';
 
 /** Windows with the white's cup as cool as the film. */
 const cool = (celsius: number, multiplier = 1, r = resin): Windows =>

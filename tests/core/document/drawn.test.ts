@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { linesOf, openStudio, writeStudio, type DressingKind, type Piece, type SeaCoat, type Side, type WaveCoat } from '#core/document';
+import { linesOf, openStudio, writeStudio, type DressingKind, type Piece, type Side, type WaveCoat } from '#core/document';
 import {
   mirrored,
   withBareEdge,
@@ -22,13 +22,12 @@ import {
 } from '#core/edit';
 import { startingSea, startingSeas } from '#core/craft';
 import { cutBoard } from '#core/geometry';
-import { near, piece, sample, sum } from '../help';
+import { piece, sample, the } from '../../factories';
+import { near, sum } from '../help';
 
 const cut = (p: Piece) => cutBoard(p.shape, p.holes, p.sea);
 const hasLine = (p: Piece, key: string): boolean => linesOf(p.sea).some((line) => line.key === key);
 const beach = (p: Piece): number => cut(p).beach.area;
-const sea = (p: Piece): SeaCoat => p.coats.find((c): c is SeaCoat => c.kind === 'sea')!;
-const wave = (p: Piece): WaveCoat => p.coats.find((c): c is WaveCoat => c.kind === 'wave')!;
 
 test('an island and a second beach take their land from the sea, and give it back', () => {
   const p = piece();
@@ -72,10 +71,10 @@ test('a wave at sea runs half way to the deep; where its line goes, the wave com
     ],
   );
   near(drawn.sea.breakers![0]!.points[0]!.y, drawn.sea.shoreline[0]!.y / 2, 0.1);
-  const along = withCoat(drawn, wave(drawn).id, (c) => ({ ...(c as WaveCoat), along: 'breaker-2' }));
-  assert.equal(wave(withoutLine(along, 'breaker:breaker-1')).along, 'breaker-2');
-  assert.equal(wave(withoutLine(along, 'breaker:breaker-2')).along, undefined);
-  assert.equal(wave(withSea(along, startingSea('island', [400, 300], 4, 'far'))).along, undefined, 'a sea without it');
+  const along = withCoat(drawn, the(drawn, 'wave').id, (c) => ({ ...(c as WaveCoat), along: 'breaker-2' }));
+  assert.equal(the(withoutLine(along, 'breaker:breaker-1'), 'wave').along, 'breaker-2');
+  assert.equal(the(withoutLine(along, 'breaker:breaker-2'), 'wave').along, undefined);
+  assert.equal(the(withSea(along, startingSea('island', [400, 300], 4, 'far')), 'wave').along, undefined, 'a sea without it');
 });
 
 test('beyond the edge of the resin nothing is covered, and every curve that was added has its key', () => {
@@ -90,24 +89,24 @@ test('beyond the edge of the resin nothing is covered, and every curve that was 
 
 test('a sea parted anew keeps its ends: the first and the last tint, the shore and what lay furthest', () => {
   const p = piece();
-  const [first, last] = [sea(p).tints[0]!, sea(p).tints.at(-1)!];
+  const [first, last] = [the(p, 'sea').tints[0]!, the(p, 'sea').tints.at(-1)!];
   for (const n of [2, 3, 4, 6, 7, 8]) {
     const parted = withParts(p, n);
     assert.equal(parted.sea.edges.length, n - 1);
-    assert.equal(sea(parted).tints.length, n);
-    assert.deepEqual(sea(parted).tints[0], first);
-    assert.deepEqual(sea(parted).tints.at(-1), last);
+    assert.equal(the(parted, 'sea').tints.length, n);
+    assert.deepEqual(the(parted, 'sea').tints[0], first);
+    assert.deepEqual(the(parted, 'sea').tints.at(-1), last);
     assert.deepEqual(parted.sea.shoreline, p.sea.shoreline);
     if (n > 2) assert.deepEqual(parted.sea.edges.at(-1), p.sea.edges.at(-1));
     assert.equal(cut(parted).crossed, false, `${n}`);
-    const loads = sea(parted).tints.map((t) => sum(t.recipe.map((r) => r.load)));
+    const loads = the(parted, 'sea').tints.map((t) => sum(t.recipe.map((r) => r.load)));
     assert.ok(
       loads.every((load, i) => i === 0 || load <= loads[i - 1]! + 1e-9),
       `paler and paler: ${loads}`,
     );
   }
   const one = withParts(p, 1);
-  assert.deepEqual([one.sea.edges.length, sea(one).tints.length], [0, 1]);
+  assert.deepEqual([one.sea.edges.length, the(one, 'sea').tints.length], [0, 1]);
   assert.equal(withParts(one, 4).sea.edges.length, 3, 'and parted again from one');
 });
 
@@ -121,7 +120,7 @@ test('the sea of another piece is stretched to the board and parted for its tint
   near(beach(copied) / 120000, beach(tray!) / (Math.PI * 210 * 140), 0.06);
   const drawn = withDrawnSea(p, rail!.sea);
   assert.deepEqual(drawn.sea, rail!.sea);
-  assert.equal(sea(drawn).tints.length, rail!.sea.edges.length + 1);
+  assert.equal(the(drawn, 'sea').tints.length, rail!.sea.edges.length + 1);
 });
 
 test('dressings are set apart from each other, changed and taken off by their id', () => {

@@ -17,7 +17,7 @@ import {
   withShape,
   withoutCoat,
 } from '#core/edit';
-import { empty, piece, sample } from '../help';
+import { empty, piece, sample } from '../../factories';
 
 const pointsOf = (p: Piece, key: string) => linesOf(p.sea).find((line) => line.key === key)!.points;
 

@@ -4,7 +4,7 @@ import { test } from 'node:test';
 import { climbed, openStudio, resinProblem, VERSION, writeStudio, type Studio } from '#core/document';
 import { toldStudio } from '#core/pour';
 import { readSession } from '#core/record';
-import { resin } from '../help';
+import { resin } from '../../factories';
 
 /** A studio as version 1 wrote it, frozen: two pieces, and two finished pours. */
 const first = readFileSync(new URL('./fixtures/studio-1.json', import.meta.url), 'utf8');

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { standIns } from '#core/craft';
 import { openStudio, sortOut, writeStudio, type Rows } from '#core/document';
-import { sample } from '../help';
+import { sample } from '../../factories';
 
 const rows = (): Rows => {
   const { format: _, version: __, ...studio } = sample();

@@ -6,7 +6,7 @@ import { openStudio, writeStudio, type Studio } from '#core/document';
 import { pieceReport } from '#core/report';
 import { nastyStudio } from '../../nasty/documents';
 import { unreal } from '../../nasty/unreal';
-import { sample } from '../help';
+import { sample } from '../../factories';
 
 /** The attack makes a hundred thousand; here the bounds of every field are met some dozen times. */
 const asked = { now: Date.parse('2026-11-25T13:36:00Z'), zone: new Zone('Europe/Oslo'), planner: new Planner() };

@@ -4,7 +4,7 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { emptyStudio } from '#core/craft';
 import { openStudio, writeProblem, writeStudio, type Studio } from '#core/document';
-import { piece, sample, sampleText } from '../help';
+import { piece, sample, sampleText } from '../../factories';
 
 /** The sample, broken at one place. */
 function broken(change: (studio: Record<string, never> & Studio) => void): ReturnType<typeof openStudio> {

@@ -5,7 +5,8 @@ import { movedTo } from '#core/edit';
 import { openStudio, supplies, writeStudio, type Problem, type Stock, type Studio, type Vessel } from '#core/document';
 import { holdable } from '#core/formats';
 import { densityOf, itemKey, itemName, summed, turned } from '#core/stock';
-import { near, sample } from '../help';
+import { sample } from '../../factories';
+import { near } from '../help';
 
 const broken = (change: (studio: Studio) => void): Problem => {
   const studio = structuredClone(sample());

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { slopeTints, withCupCount, withCupInserted, withoutCup, withSlope } from '#core/edit';
 import { startingSlope } from '#core/craft';
-import { empty, piece, resin } from '../help';
+import { empty, piece, resin } from '../../factories';
 
 const slope = startingSlope('own', 'Own', resin.id, empty.colourants);
 const names = (s: typeof slope): string[] => s.cups.map((c) => c.name);

@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { shelfOf, usagesOf } from '#core/stock';
 import { MOST_ROWS, readCsv, readShelf, writeCsv, writeCups, writeShelf, writeUsage, type ShelfPreview } from '#core/formats';
-import { means, piece, sample, planner, utc } from '../help';
+import { means, piece, sample, planner, utc } from '../../factories';
 
 const studio = sample();
 const stock = studio.stock!;

@@ -6,7 +6,8 @@ import { startingSlope } from '#core/craft';
 import { readSlopes, writePalette, writeSlopes } from '#core/formats';
 import { slopesReport } from '#core/report';
 import { deltaE, slopeMeans, solveSlope } from '#core/tint';
-import { empty, near, sample } from '../help';
+import { empty, sample } from '../../factories';
+import { near } from '../help';
 
 const studio = sample();
 const rowOf = (slope: Slope) => ({ slope, solved: solveSlope(slope, slopeMeans(slope, studio)) });

@@ -5,7 +5,8 @@ import { startingSea } from '#core/craft';
 import type { Shape } from '#core/document';
 import { bounds, CutError, outlineArea, rimLength, seeded } from '#core/geometry';
 import { fits, outlineFrom, readSvg, templatePages, writeSvg, type Own, type SvgDrawing } from '#core/formats';
-import { near, piece, plan } from '../help';
+import { piece, plan } from '../../factories';
+import { near } from '../help';
 
 const svg = (inner: string, head = 'viewBox="0 0 200 200"'): string => `<svg xmlns="http://www.w3.org/2000/svg" ${head}>${inner}</svg>`;
 const drawing = (text: string): SvgDrawing => {

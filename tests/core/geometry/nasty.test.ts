@@ -3,7 +3,8 @@ import { test } from 'node:test';
 import type { Point, Sea, Shape } from '#core/document';
 import { CutError, cutBoard, outlineArea, type Cut } from '#core/geometry';
 import { curveKinds, nastySea, snarl } from '../../nasty/curves';
-import { means, near, piece, sum, planner } from '../help';
+import { means, piece, planner } from '../../factories';
+import { near, sum } from '../help';
 
 const shapes: Shape[] = [
   { kind: 'rectangle', width: 400, height: 300 },

@@ -3,7 +3,8 @@ import { test } from 'node:test';
 import { shoreJumps } from '#core/advice';
 import type { Piece } from '#core/document';
 import { acrossRow, joinsOf, meetingNeighbours, rowOf } from '#core/edit';
-import { near, piece, plan } from '../help';
+import { piece, plan } from '../../factories';
+import { near } from '../help';
 
 const one: Piece = { ...piece(), id: 'one', name: 'One' };
 const two: Piece = { ...piece(), id: 'two', name: 'Two', beside: { pieceId: 'one', gap: 20 } };

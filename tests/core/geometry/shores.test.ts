@@ -5,7 +5,8 @@ import { boxOf, landOnRight, type Point, type Sea, type Shape, type Side } from 
 import { mirrored, withBareEdge, withCornerBeach, withIsland, withSide } from '#core/edit';
 import { startingSea, startingSeas } from '#core/craft';
 import { coatRegions, crossesItself, cutBoard, inlandBand, inside, outlineArea, partOf, smoothRing, type Cut } from '#core/geometry';
-import { near, piece, sum } from '../help';
+import { piece } from '../../factories';
+import { near, sum } from '../help';
 
 const panel: Shape = { kind: 'rectangle', width: 400, height: 300 };
 const sides: Side[] = ['far', 'near', 'left', 'right'];

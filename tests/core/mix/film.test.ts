@@ -1,7 +1,8 @@
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { coverage, cupContent, filmVolume, foamVolume, lineVolume, runOver, sandShare, withSpare } from '#core/mix';
-import { method, near, sum } from '../help';
+import { method } from '../../factories';
+import { near, sum } from '../help';
 
 test('a film of 1.5 mm is 15 ml on 100 cm², and 15 ml per 100 cm² is a film of 1.5 mm', () => {
   near(filmVolume(10000, 1.5), 15);

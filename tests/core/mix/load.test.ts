@@ -4,7 +4,8 @@ import fc from 'fast-check';
 import { startingColourants } from '#core/craft';
 import type { Colourant } from '#core/document';
 import { dose, dropsFor, letDownFor, letDownsOf, totalLoad } from '#core/mix';
-import { near, resin } from '../help';
+import { resin } from '../../factories';
+import { near } from '../help';
 
 const [blue, , white] = startingColourants as [Colourant, Colourant, Colourant];
 

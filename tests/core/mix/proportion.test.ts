@@ -2,7 +2,8 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { proportioned, ratioError, rescue, split } from '#core/mix';
-import { near, resin, sum } from '../help';
+import { resin } from '../../factories';
+import { near, sum } from '../help';
 
 test('nothing over, nothing grows', () => {
   assert.deepEqual(proportioned([100, 50], [100, undefined], [1, 1]), { k: 1, target: [100, 50] });

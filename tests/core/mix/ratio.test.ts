@@ -3,7 +3,8 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import type { Resin } from '#core/document';
 import { mixedDensity, ratioError, readingError, rescue, smallestWeighable, split, splitByWeight, volumeWeighedError } from '#core/mix';
-import { near, resin } from '../help';
+import { resin } from '../../factories';
+import { near } from '../help';
 
 const byWeight: Resin = { ...resin, ratio: { a: 100, b: 83, by: 'weight' }, densityA: 1.13, densityB: 1.02 };
 const twoToOne: Resin = { ...resin, ratio: { a: 2, b: 1, by: 'volume' }, densityA: 1.14, densityB: 0.97 };

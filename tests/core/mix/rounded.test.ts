@@ -2,7 +2,8 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
 import { ratioError, readingError, roundedToMarks, roundedToScale, split, unscraped } from '#core/mix';
-import { method, near, resin } from '../help';
+import { method, resin } from '../../factories';
+import { near } from '../help';
 
 const twoToOne = { ...resin, ratio: { a: 2, b: 1, by: 'volume' as const } };
 

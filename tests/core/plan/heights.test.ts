@@ -1,17 +1,16 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { startingCoat, withCoat, withDressing, withDressingChanged } from '#core/edit';
+import { withDressing, withDressingChanged } from '#core/edit';
 import type { Coat, Piece, Point } from '#core/document';
 import { clearanceOf, sagOf, sectionOf, weightOf, type PiecePlan, type SectionLayer } from '#core/plan';
-import { empty, near, piece, plan, resin, sum } from '../help';
+import { piece, plan, coat, coated } from '../../factories';
+import { near, sum } from '../help';
 
 const line = (y: number): Point[] => [
   { x: 0, y },
   { x: 400, y },
 ];
-const coat = (kind: Coat['kind'], change: Partial<Coat> = {}): Coat =>
-  ({ ...startingCoat(kind, kind, resin.id, 1, empty), ...change }) as Coat;
 /** A third of a panel beach, two thirds one tint, no run-over, with the coats given. */
 const board = (coats: Coat[], change: Partial<Piece> = {}): Piece =>
   piece({ edge: 'taped', sea: { side: 'far', shoreline: line(200), edges: [] }, coats, ...change });
@@ -167,7 +166,7 @@ test('a panel weighs its wood, its resin and its sand; a thin long board sags', 
 
 test('a film changed in a coat changes nothing else', () => {
   const p = board([coat('sand'), coat('sea'), coat('top')]);
-  const thicker = plan(withCoat(p, 'top', (c) => ({ ...c, cover: 1.6 }) as Coat));
+  const thicker = plan(coated(p, { top: { cover: 1.6 } }));
   near(thicker.coats[2]!.film - plan(p).coats[2]!.film, 1, 0.01);
   const of = (p: PiecePlan) => p.coats[1]!.cups.map(({ ml, parts, doses, makeup }) => ({ ml, parts, doses, makeup }));
   assert.deepEqual(of(thicker), of(plan(p)));

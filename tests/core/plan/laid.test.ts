@@ -6,7 +6,8 @@ import type { Coat, Dressing, Point, SandCoat, WaveCoat } from '#core/document';
 import { fieldOf, inside, partsAt, distancesTo } from '#core/geometry';
 import { capOf, clearanceOf, domeOf, dressedAfter, dressingGrams, looseGrams, reliefOf, sagOf, wedgeOf, weightOf } from '#core/plan';
 import { waveSection } from '#core/coat';
-import { empty, method, near, piece, plan, resin, sum } from '../help';
+import { empty, method, piece, plan, resin } from '../../factories';
+import { near, sum } from '../help';
 
 const panel = { kind: 'rectangle', width: 400, height: 300 } as const;
 const field = fieldOf(panel);

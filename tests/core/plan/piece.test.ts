@@ -7,7 +7,8 @@ import type { Coat, Piece } from '#core/document';
 import { cupContent } from '#core/mix';
 import { groupCoats } from '#core/coat';
 import { whiteThickness, type Batch, type PiecePlan } from '#core/plan';
-import { empty, means, method, near, piece, plan, resin, sample, sum, planner } from '../help';
+import { empty, means, method, piece, plan, resin, sample, planner } from '../../factories';
+import { near, sum } from '../help';
 
 const batch = (p: PiecePlan, pour = 0): Batch => p.pours[pour]!.batches[0]!;
 const cup = (p: PiecePlan, name: string) =>

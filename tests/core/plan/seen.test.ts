@@ -4,7 +4,8 @@ import { test } from 'node:test';
 import { startingCoat } from '#core/edit';
 import { buildUp, chartColours, groundsUnder, laceThrough, sectionColour, sectionOf, seenThrough, type PiecePlan } from '#core/plan';
 import { deltaE, hexOf, lightness, lightnessOf, ofHex, sandGround, seenColour } from '#core/tint';
-import { empty, means, near, piece, plan, resin } from '../help';
+import { empty, means, piece, plan, resin } from '../../factories';
+import { near } from '../help';
 
 /** Sand, sea, wave, then a glaze over the lacing, a second wave, and the top. */
 const layered = (): PiecePlan => {

@@ -6,7 +6,8 @@ import { startingBoard, startingPiece, withCoat, withFilm, withShape } from '#co
 import type { Piece, WaveCoat } from '#core/document';
 import { cupContent } from '#core/mix';
 import { handsOn, sharesOf, strainsOf, workable, type Batch, type PourPlan } from '#core/plan';
-import { empty, means, method, near, piece, plan, resin, sample, sum, planner } from '../help';
+import { empty, means, method, piece, plan, resin, sample, planner } from '../../factories';
+import { near, sum } from '../help';
 
 /** A resin whose times are those of a film, so that a mass of it in a cup heats itself soon. */
 const hot = { ...resin, statedG: 0 };

@@ -4,17 +4,15 @@ import { steady } from '#core/air';
 import { cupKey, type Coat, type Dressing, type Piece, type SandCoat, type WaveCoat } from '#core/document';
 import { withDressing, withDressingChanged, withBreaker } from '#core/edit';
 import type { PourPlan, Step } from '#core/plan';
-import { means, method, near, piece, plan, resin, sum, planner } from '../help';
+import { means, method, piece, plan, resin, planner, coated } from '../../factories';
+import { near, sum } from '../help';
 
 const panel = piece();
 const [sand, sea, wave, top] = panel.coats as [SandCoat, Coat, WaveCoat, Coat];
 const does = ({ steps }: PourPlan): string[] => steps.map((s) => s.id.does);
 const of = ({ steps }: PourPlan, kind: Step['id']['does']): Step => steps.find((s) => s.id.does === kind)!;
 const first = (p: Piece, change = {}): PourPlan => plan(p, change).pours[0]!;
-const waved = (change: Partial<WaveCoat>, p: Piece = panel): Piece => ({
-  ...p,
-  coats: p.coats.map((c) => (c.kind === 'wave' ? { ...c, ...change } : c)),
-});
+const waved = (wave: Partial<WaveCoat>, p: Piece = panel): Piece => coated(p, { wave });
 const set = (kind: Dressing['kind'], when: Dressing['when'], p: Piece = panel): Piece => {
   const next = withDressing(p, kind, { x: 200, y: 250 });
   return withDressingChanged(next, next.dressings!.at(-1)!.id, { when });

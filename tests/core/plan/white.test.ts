@@ -7,10 +7,11 @@ import { mixedDensity, sandShare } from '#core/mix';
 import { whiteAmounts, whiteHiding, whiteStick } from '#core/plan';
 import { siliconeLater, workBefore } from '#core/prepare';
 import { stickFilm } from '#core/tint';
-import { method, near, piece, plan, resin } from '../help';
+import { method, piece, plan, resin, coated } from '../../factories';
+import { near } from '../help';
 
 const [sandId, , waveId] = piece().coats.map((c) => c.id) as [string, string, string, string];
-const wave = (part: Partial<WaveCoat> = {}): Piece => withCoat(piece(), waveId, (c) => ({ ...(c as WaveCoat), ...part }));
+const wave = (part: Partial<WaveCoat> = {}): Piece => coated(piece(), { wave: part });
 const of = (p: Piece) => {
   const planned = plan(p);
   return { planned, coat: planned.piece.coats[2] as WaveCoat };

@@ -4,7 +4,7 @@ import { openStudio, stepKey, writeStudio, type Pour, type Studio } from '#core/
 import { toldStudio, withTold } from '#core/pour';
 import { readSession, unknownEvents } from '#core/record';
 import { usagesOf } from '#core/stock';
-import { empty, method, piece, sample } from '../help';
+import { empty, method, piece, sample } from '../../factories';
 
 const panel = piece({ id: 'old-panel' });
 const [sand, sea, wave] = panel.coats.map((c) => c.id) as [string, string, string];

@@ -1,11 +1,11 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { ratioError } from '#core/mix';
-import { cupKey, type Piece } from '#core/document';
-import { insideOf, tell, weighingOf, weightsOf } from '#core/pour';
-import { means, near, piece, resin, planner } from '../help';
+import { cupKey } from '#core/document';
+import { insideOf, weighingOf, weightsOf } from '#core/pour';
+import { means, piece, resin, toldOf } from '../../factories';
+import { near } from '../help';
 
-const toldOf = (p: Piece) => tell(planner.together([{ plan: planner.plan(p, means), pour: 0 }], means), 23);
 const told = toldOf(piece());
 const batch = told.batches[0]!;
 const on = { batch, cups: told.cups, resin };

@@ -4,11 +4,11 @@ import { cupKey, type Coat, type Piece, type SandCoat, type SeaCoat, type Told, 
 import { startingCoat, withBreaker, withParts } from '#core/edit';
 import { startingSea } from '#core/craft';
 import { say, tell, type Units, type Words } from '#core/pour';
-import { empty, means, near, piece, resin, sum, planner } from '../help';
+import { empty, means, piece, resin, planner, toldOf } from '../../factories';
+import { near, sum } from '../help';
 
 const metric: Units = { length: 'mm', volume: 'ml' };
 const us: Units = { length: 'in', volume: 'fl oz' };
-const toldOf = (p: Piece): Told => tell(planner.together([{ plan: planner.plan(p, means), pour: 0 }], means), means.air(0));
 
 const unders = ['barrier', 'none', 'gap', 'white first'] as const;
 const alongs = ['shore', 'sea', 'island', 'mid-board'] as const;

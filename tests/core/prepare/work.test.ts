@@ -2,7 +2,8 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import type { Piece } from '#core/document';
 import { hourMarks, hoursBefore, hoursOf, sayWork, workAfter, workBefore } from '#core/prepare';
-import { method, near, piece } from '../help';
+import { method, piece } from '../../factories';
+import { near } from '../help';
 
 const does = (p: Piece): string =>
   workBefore(p, method)

@@ -5,7 +5,7 @@ import type { Pour, StepRef } from '#core/document';
 import { whiteCourse } from '#core/pour';
 import { plannedBesideDone, readSession, weighed } from '#core/record';
 import { usagesOf, type Usage } from '#core/stock';
-import { planner } from '../help';
+import { planner } from '../../factories';
 
 /**
  * A pour as it was stored, with the lines of its log and what it took from the shelf as they were read then. It is never

@@ -14,7 +14,8 @@ import {
   weighed,
   summaryOf,
 } from '#core/record';
-import { empty, means, near, piece, plan, pourOf, sample, type Said, utc, planner } from '../help';
+import { empty, means, piece, plan, pourOf, sample, type Said, utc, planner } from '../../factories';
+import { near } from '../help';
 
 const t0 = Date.parse('2026-11-25T10:00:00Z');
 const panel = piece();

@@ -7,7 +7,8 @@ import { test } from 'node:test';
 import { steady } from '#core/air';
 import { pieceReport } from '#core/report';
 import { snarl } from '../../nasty/curves';
-import { near, sample, planner, utc } from '../help';
+import { sample, planner, utc } from '../../factories';
+import { near } from '../help';
 
 const now = Date.parse('2026-11-25T13:36:00Z');
 const asked = { now, zone: utc, planner };

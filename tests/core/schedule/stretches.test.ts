@@ -4,7 +4,8 @@ import type { Room } from '#core/document';
 import { Zone } from '#core/air';
 import { curingOf, stretchesOf, type Film, type Lying } from '#core/schedule';
 import { rate } from '#core/cure';
-import { method, near, resin, utc } from '../help';
+import { method, resin, utc } from '../../factories';
+import { near } from '../help';
 
 const HOUR = 3_600_000;
 const start = Date.parse('2026-11-25T10:00:00Z');

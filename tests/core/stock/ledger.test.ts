@@ -3,21 +3,12 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import type { Stock } from '#core/document';
 import { costOf, itemKey, ledger as ledgerIn, pricePer, toBuy, type Taken, type Usage } from '#core/stock';
-import { empty, near, resin, sum, utc } from '../help';
+import { empty, resin, utc, can } from '../../factories';
+import { near, sum } from '../help';
 
 const ledger = (stock: Parameters<typeof ledgerIn>[0], uses: Parameters<typeof ledgerIn>[1], materials: Parameters<typeof ledgerIn>[2]) =>
   ledgerIn(stock, uses, materials, utc);
 const A: Stock['of'] = { kind: 'resin', resinId: resin.id, part: 'A' };
-const can = (id: string, change: Partial<Stock> = {}): Stock => ({
-  id,
-  name: 'can',
-  of: A,
-  size: 1000,
-  unit: 'g',
-  price: 30,
-  since: '2026-09-01',
-  ...change,
-});
 const at = (day: string): number => Date.parse(`${day}T12:00:00Z`);
 const use = (day: string, amount: number, rest: Partial<Taken> = {}): Usage => ({
   pourId: day,

@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import { steady } from '#core/air';
 import { pricingOf, startingPricing } from '#core/craft';
 import { withCoat } from '#core/edit';
-import type { Pour, Stock, WaveCoat } from '#core/document';
+import type { Pour, WaveCoat } from '#core/document';
 import { readSession, summaryOf } from '#core/record';
 import {
   comingPours,
@@ -23,7 +23,8 @@ import {
   wasted,
   type Taken,
 } from '#core/stock';
-import { empty, means, method, near, piece, plan, pourOf, resin, sample, sum, type Said, utc, planner } from '../help';
+import { empty, means, method, piece, plan, pourOf, resin, sample, type Said, utc, planner, can } from '../../factories';
+import { near, sum } from '../help';
 
 const grams = (taken: Taken[], kind: string): number =>
   sum(taken.filter((t) => `${t.of.kind}${t.of.kind === 'resin' ? t.of.part : ''}` === kind).map((t) => t.amount));
@@ -71,16 +72,8 @@ test('only a finished pour is deducted, by what the scale said where it said som
 });
 
 test('two pours of one id with as many events, as two windows or an import may bring, are each read for themselves', () => {
-  const stock = (part: 'A' | 'B'): Stock => ({
-    id: part,
-    name: 'can',
-    of: { kind: 'resin', resinId: resin.id, part },
-    size: 1000,
-    unit: 'g',
-    price: 30,
-    since: '2026-09-01',
-  });
-  const left = (pour: Pour): number[] => shelfOf([stock('A'), stock('B')], [pour], empty, utc).lines.map((l) => l.left);
+  const cans = (['A', 'B'] as const).map((part) => can(part, { of: { kind: 'resin', resinId: resin.id, part } }));
+  const left = (pour: Pour): number[] => shelfOf(cans, [pour], empty, utc).lines.map((l) => l.left);
   const weighed = (aG: number, bG: number): Pour => told({ ...mixed, aG, bG }, done);
   const [first, other] = [weighed(150, 128), weighed(100, 85)];
   assert.deepEqual([first.id, first.events.length], [other.id, other.events.length]);

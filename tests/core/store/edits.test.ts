@@ -24,10 +24,11 @@ import {
 } from '../../../src/lib/store/edits';
 import { startPour } from '../../../src/lib/store/pours';
 import { readStudio } from '../../../src/lib/store/studio';
+import { the } from '../../factories';
 
 const COVE = 'kelp-cove-1';
 const cove = async (): Promise<Piece> => (await db.pieces.get(COVE))!;
-const seaOf = (p: Piece): string => p.coats.find((c) => c.kind === 'sea')!.id;
+const seaOf = (p: Piece): string => the(p, 'sea').id;
 
 /** Edits of everything that can be edited, each with the scope it is undone in. */
 const edits: { scope: string; does: (studio: Studio) => Promise<void> }[] = [

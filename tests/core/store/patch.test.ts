@@ -14,7 +14,7 @@ import {
 } from '#core/edit';
 import type { Piece } from '#core/document';
 import { patchBetween, patched } from '../../../src/lib/store/patch';
-import { empty, piece, resin } from '../help';
+import { empty, piece, resin } from '../../factories';
 
 const panel = piece();
 const ids = panel.coats.map((c) => c.id);

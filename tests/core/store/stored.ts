@@ -4,7 +4,7 @@ import type { Studio } from '#core/document';
 import { db } from '../../../src/lib/store/db';
 import { replaceStudio } from '../../../src/lib/store/studio';
 import { toldStudio } from '#core/pour';
-import { sample } from '../help';
+import { sample } from '../../factories';
 
 /** A database as a version left it: its stores and what is in them. */
 interface Fixture {

@@ -5,7 +5,8 @@ import { slopeCups, startingColourants } from '#core/craft';
 import type { Part } from '#core/document';
 import { mixedDensity } from '#core/mix';
 import { counted, fromDeepest, fromPalest, lightness, recipeSeen, solveSlope, withWhite, type Built, type Rgb } from '#core/tint';
-import { near, resin, sum } from '../help';
+import { resin } from '../../factories';
+import { near, sum } from '../help';
 
 const white: Rgb = [0.8, 0.8, 0.8];
 const bottle = { resin, colourants: startingColourants, scaleStep: 0.01 };

@@ -2,7 +2,8 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { startingColourants } from '#core/craft';
 import { contrastOf, HIDES, hidingFilm, hidingLoad, recipeLayer, stickFilm, whitesOf } from '#core/tint';
-import { near, sample } from '../help';
+import { sample } from '../../factories';
+import { near } from '../help';
 
 const white = (film: number) => ({
   absorb: [0.012, 0.012, 0.012] as [number, number, number],

@@ -3,7 +3,8 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { startingColourants } from '#core/craft';
 import { choices, deltaE, MATCHES, matchTint, mostOf, ofHex, recipeSeen, type Rgb } from '#core/tint';
-import { near, resin, sample } from '../help';
+import { resin, sample } from '../../factories';
+import { near } from '../help';
 
 const ground: Rgb = [0.84, 0.83, 0.8];
 const into = { resin, colourants: startingColourants, film: 1.5, ground, resinG: 40, scaleStep: 0.01 };

@@ -4,7 +4,8 @@ import fc from 'fast-check';
 import { slopeCups, startingColourants } from '#core/craft';
 import type { Colourant } from '#core/document';
 import { blend, deltaE, hue, lightness, loadFor, mixtureOf, mostOf, ofHex, hexOf, recipeSeen, solveSlope, type Rgb } from '#core/tint';
-import { near, resin } from '../help';
+import { resin } from '../../factories';
+import { near } from '../help';
 
 const white: Rgb = [0.8, 0.8, 0.8];
 const blue = [{ colourantId: 'phthalo-blue', parts: 1 }];
