@@ -164,7 +164,11 @@ switch (command) {
     process.env.CHROMIUM_PATH = browser();
     script('generate');
     build();
-    const { status } = spawnSync(process.execPath, ['--import', 'tsx', `tools/${command}.ts`, ...args], { stdio: 'inherit' });
+    const { status } = spawnSync(
+      process.execPath,
+      ['--import', 'tsx', command === 'bench' ? 'tools/bench/index.ts' : 'tools/attack.ts', ...args],
+      { stdio: 'inherit' },
+    );
     process.exit(status ?? 1);
     break;
   }

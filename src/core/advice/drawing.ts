@@ -1,7 +1,6 @@
-import { isPast } from '#core/cure';
 import { holesOf, linesOf } from '#core/document';
 import { lineOf } from '#core/geometry';
-import { plain } from '#core/units';
+import { isPast, plain } from '#core/units';
 import type { Finding, Rule } from './finding';
 
 /** White planned for a minute at which it is not ready, or no longer. */

@@ -14,4 +14,4 @@ export {
   wideSurface,
 } from './cup';
 export { aged, STATED_MASS } from './stated';
-export { isPast, type Span, type Windows, windowsOf } from './windows';
+export { type Span, type Windows, windowsOf } from './windows';

@@ -9,9 +9,6 @@ export interface Span {
   until: number;
 }
 
-/** Whether a minute is past a span on the bench's clock, which tells whole minutes: half a minute over is still on time. */
-export const isPast = (minute: number, { until }: Pick<Span, 'until'>): boolean => Math.round(minute) > Math.round(until);
-
 /** What may be done when, in clock minutes after A and B met. */
 export interface Windows {
   /** Free of haze and streaks: the maker's stirring time. */

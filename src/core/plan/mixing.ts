@@ -1,5 +1,5 @@
-import { isPast } from '#core/cure';
 import type { Method, Resin } from '#core/document';
+import { isPast } from '#core/units';
 import type { CoatPlan } from './coats';
 import { joinCups } from './joined';
 import type { Bench } from './means';

@@ -4,6 +4,7 @@ export { type Range, read, readWithin, short } from './read';
 export {
   fixed,
   inUnit,
+  isPast,
   type LengthUnit,
   plain,
   volumeFigure,

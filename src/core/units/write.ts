@@ -49,6 +49,9 @@ export function writeSpan(fromMin: number, untilMin: number): string {
   return `${write(fromMin)}–${write(untilMin)} ${unit}`;
 }
 
+/** Whether a minute is past a range on the bench's clock, which tells whole minutes: less than half a minute over is on time. */
+export const isPast = (minute: number, { until }: { until: number }): boolean => Math.round(minute) > Math.round(until);
+
 /** Minutes as "38 min", "6.5 h" or "3 d". */
 export function writeDuration(min: number): string {
   const unit = min < 180 ? 'min' : min < 4320 ? 'h' : 'd';

@@ -3,7 +3,7 @@ import type { Piece, Pour, PourEvent, Slope, Stock, Studio, Vessel } from '#core
 import { summaryOf } from '#core/record';
 import { beforeRows } from './before-rows';
 import { db, keep, kept } from './db';
-import type { Snapshot, StoredEvent, StoredPlanned, StoredPour } from './rows';
+import type { Snapshot, StoredEvent, StoredPour } from './rows';
 import { plannedWith, storedPlanned } from './snapshots';
 
 const plainEvent = ({ pourId: _, ...event }: StoredEvent): PourEvent => event as PourEvent;
@@ -56,7 +56,8 @@ export async function readPour(id: string): Promise<Pour | undefined> {
 
 /** Stores a pour whole, and what of it is listed. Within the caller's transaction. */
 export async function putPour({ events, planned, ...pour }: Pour): Promise<void> {
-  await db.pours.put({ ...pour, planned: await storedPlanned(db.snapshots, planned) });
+  const [stored] = await storedPlanned(db.snapshots, [planned]);
+  await db.pours.put({ ...pour, planned: stored! });
   await db.events.bulkPut(events.map((event) => ({ ...event, pourId: pour.id })));
   await db.summaries.put(summaryOf({ ...pour, planned, events }));
 }
@@ -124,9 +125,10 @@ export function replaceStudio(studio: Studio): Promise<void> {
       db.stock.bulkAdd(studio.stock ?? []),
       db.slopes.bulkAdd(studio.slopes ?? []),
     ]);
-    const known = new Map<string, number>();
-    const planned: StoredPlanned[] = [];
-    for (const pour of studio.pours) planned.push(await storedPlanned(db.snapshots, pour.planned, known));
+    const planned = await storedPlanned(
+      db.snapshots,
+      studio.pours.map((pour) => pour.planned),
+    );
     await Promise.all([
       db.pours.bulkAdd(studio.pours.map(({ events: _, ...pour }, i) => ({ ...pour, planned: planned[i]! }))),
       db.events.bulkAdd(studio.pours.flatMap((pour) => pour.events.map((event) => ({ ...event, pourId: pour.id })))),

@@ -1,7 +1,7 @@
 import type { EntityTable, Transaction } from 'dexie';
 import { cupsBeforeShelf, upgradedMethod, upgradedPour, climbed, type Pour, type PourEvent, type Studio } from '#core/document';
 import { toldStudio, withTold } from '#core/pour';
-import { summaryOf } from '#core/record';
+import { summaryOf, type PourSummary } from '#core/record';
 import { beforeRows } from './before-rows';
 import type { Change, Edit, Snapshot } from './rows';
 import { patchBetween } from './patch';
@@ -50,6 +50,19 @@ function asPatch(change: { table: string; id: string; before?: object | null; af
   return (before && after ? { table, id, patch: patchBetween(before, after) } : change) as Change;
 }
 
+/** Whether a pour of before has what its snapshots are made of. */
+const isWhole = ({ planned, of }: OldPour): boolean =>
+  Array.isArray(of) && [planned?.resins, planned?.colourants, planned?.method].every((value) => typeof value === 'object');
+
+/** What of a pour is listed; nothing where it does not fit. */
+function summaryIfAble(pour: Pour): PourSummary[] {
+  try {
+    return [summaryOf(pour)];
+  } catch {
+    return [];
+  }
+}
+
 /** Edits by what they changed, pours with snapshots and summaries, and the studio before as rows of its own. */
 export async function upgradeTo6(tx: Transaction): Promise<void> {
   await tx
@@ -58,17 +71,14 @@ export async function upgradeTo6(tx: Transaction): Promise<void> {
     .modify((edit) => void (edit.changes = (edit.changes ?? []).map(asPatch)));
   const events = await tx.table<OldEvent>('events').toArray();
   const snapshots = tx.table('snapshots') as unknown as EntityTable<Snapshot, 'id'>;
-  const known = new Map<string, number>();
-  for (const pour of await tx.table<OldPour>('pours').toArray()) {
-    // what does not fit is left for the reader that puts such rows aside
-    if (typeof pour.planned !== 'object' || !Array.isArray(pour.of)) continue;
-    await tx.table('pours').put({ ...pour, planned: await storedPlanned(snapshots, pour.planned, known) });
-    try {
-      await tx.table('summaries').put(summaryOf({ ...pour, events: eventsOf(events, pour.id) }));
-    } catch {
-      // the same
-    }
-  }
+  // what does not fit is left for the reader that puts such rows aside
+  const pours = (await tx.table<OldPour>('pours').toArray()).filter(isWhole);
+  const planned = await storedPlanned(
+    snapshots,
+    pours.map((pour) => pour.planned),
+  );
+  await tx.table('pours').bulkPut(pours.map((pour, i) => ({ ...pour, planned: planned[i] })));
+  await tx.table('summaries').bulkPut(pours.flatMap((pour) => summaryIfAble({ ...pour, events: eventsOf(events, pour.id) })));
   const before = (await tx.table('kept').get('before'))?.value as Studio | undefined;
   if (before) await tx.table('before').bulkPut(beforeRows(before));
   await tx.table('kept').delete('before');

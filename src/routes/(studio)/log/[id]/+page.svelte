@@ -1,11 +1,10 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { isPast } from '#core/cure';
   import { stepKey, type Verdict } from '#core/document';
   import { RATIO_FLAG, ratioError } from '#core/mix';
   import { say } from '#core/pour';
   import { extraHeat, plannedBesideDone, readSession, unknownEvents, weighed } from '#core/record';
-  import { fixed, plain, writeShare, writeSpan, writeTemperature, writeVolume } from '#core/units';
+  import { fixed, isPast, plain, writeShare, writeSpan, writeTemperature, writeVolume } from '#core/units';
   import { Live } from '$lib/store/live.svelte';
   import { judge } from '$lib/store/pours';
   import { shared } from '$lib/store/shared.svelte';

@@ -1,0 +1,7 @@
+/** npm run bench [core | size | app]: the figures of the quality bars, one JSON line each. Medians; nothing here passes or fails. */
+const parts = { core: () => import('./core'), size: () => import('./size'), app: () => import('./app') };
+
+const asked = process.argv[2];
+for (const [name, run] of Object.entries(parts)) if (!asked || name === asked) await run();
+
+export {};
