@@ -1,6 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import type { Page } from 'playwright-core';
+import { writeStudio } from '#core/document';
+import { sample } from '../factories';
 import { exportStudio, demoServer, openFile, until, visit } from './help';
 import { all, put } from './damage';
 import { killed } from './killed';
@@ -84,6 +86,23 @@ visit(
   },
 );
 
+visit('a studio of seven hundred pours takes the place of another as large', {}, async ({ page, base }) => {
+  await page.goto(`${base}/pieces`);
+  await page.getByText('Kelp Cove III').first().waitFor();
+  const studio = sample();
+  const pours = Array.from({ length: 700 }, (_, i) => ({ ...studio.pours[i % studio.pours.length]!, id: `pour-${i}` }));
+  for (const length of ['mm', 'in'] as const) {
+    await openFile(page, base, writeStudio({ ...studio, pours, settings: { ...studio.settings, length } }));
+    await page.getByRole('button', { name: 'Open it' }).click();
+    await page.getByText('The studio was replaced').waitFor();
+  }
+  assert.equal(
+    (await all(page, 'events')).length,
+    pours.reduce((sum, pour) => sum + pour.events.length, 0),
+  );
+  assert.ok((await all(page, 'snapshots')).length < 20);
+});
+
 visit('undo brings back with a piece the colourant that was taken off the shelf meanwhile', {}, async ({ page, base }) => {
   await piecesShown(page, base);
   // a colourant only this tint uses
@@ -98,6 +117,7 @@ visit('undo brings back with a piece the colourant that was taken off the shelf 
   await page.getByRole('button', { name: 'Deep', exact: true }).click();
   await page.getByRole('button', { name: 'Take Only here off' }).click();
   await page.getByRole('button', { name: 'Take Only here off' }).waitFor({ state: 'detached' });
+  await page.getByText('Kept', { exact: true }).waitFor();
   await page.goto(`${base}/shelf?view=colourants`);
   await page.getByRole('button', { name: 'Remove Only here' }).click();
   await until(

@@ -8,5 +8,7 @@ export function failureSays(error: unknown): string {
     return 'What is stored here was written by a later Nerite, and this one does not touch it. Open it there, or save everything as it is and start empty.';
   if (/(InvalidState|DatabaseClosed|UnknownError|MissingAPI)/.test(names))
     return 'The browser does not let Nerite store anything here, so this was not kept. Leave private browsing, or allow this address to keep data.';
+  if (/(PrematureCommit|Transaction|Abort|Bulk|Constraint|DataClone|Timeout)/.test(names))
+    return 'The browser broke off while this was being stored, so none of it was. What you typed is still here; try again.';
   return error instanceof Error && error.message ? error.message : 'This could not be stored. What you typed is still here; try again.';
 }

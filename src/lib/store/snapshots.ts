@@ -10,7 +10,10 @@ const valuesOf = ({ resins, colourants, method }: Planned): Snapshot['value'][] 
 /** Numbers of snapshots with these texts; those there are none of are stored. */
 async function numbersOf(table: SnapshotTable, values: ReadonlyMap<string, Snapshot['value']>): Promise<Map<string, number>> {
   const hashes = new Map([...values.keys()].map((text) => [text, seedOf(text)]));
-  const alike = await table.where('hash').anyOf([...hashes.values()]).toArray();
+  const alike = await table
+    .where('hash')
+    .anyOf([...hashes.values()])
+    .toArray();
   const numbers = new Map(alike.map((row) => [JSON.stringify(row.value), row.id]));
   const missing = [...values].filter(([text]) => !numbers.has(text));
   const added = await table.bulkAdd(

@@ -22,11 +22,18 @@
   );
   const rows = $derived(standings.filter((s) => s.stretches.some((t) => t.until > start && t.from < end)));
   const days = $derived(Array.from({ length: DAYS }, (_, i) => zone.dayStart(now, i)));
-  const says = (s: Standing): string =>
-    `${s.piece.name}: ${s.stretches
-      .filter((t) => t.until > start && t.from < end)
-      .map((t) => `${t.planned ? 'planned ' : ''}${words[t.doing]} ${dayAndTime(t.from)} to ${dayAndTime(t.until)}`)
-      .join(', ')}`;
+  const said = $derived({ start, of: new WeakMap<Standing, string>() });
+  /** What a row shows, in words; kept for the day, since an edit changes one row of many. */
+  function says(standing: Standing): string {
+    let text = said.of.get(standing);
+    if (text === undefined) {
+      const doing = standing.stretches
+        .filter((t) => t.until > start && t.from < end)
+        .map((t) => `${t.planned ? 'planned ' : ''}${words[t.doing]} ${dayAndTime(t.from)} to ${dayAndTime(t.until)}`);
+      said.of.set(standing, (text = `${standing.piece.name}: ${doing.join(', ')}`));
+    }
+    return text;
+  }
 </script>
 
 <section

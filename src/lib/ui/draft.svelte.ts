@@ -26,7 +26,11 @@ export class Draft<T extends object> {
   #dragging = $state(false);
   #unsaved = $state.raw<ChangeOf<T>[]>([]);
 
-  readonly #stored = $derived.by(() => this.#of.stored());
+  /** What is stored: the draft itself once it has come to be, so that nothing that hangs on it is worked out again. */
+  readonly #stored = $derived.by(() => {
+    const stored = this.#of.stored();
+    return this.#draft && stored && JSON.stringify(stored) === JSON.stringify(this.#draft) ? this.#draft : stored;
+  });
   readonly #shows = $derived(this.#draft !== undefined && (this.#dragging || this.#pending > 0 || this.#stored === this.#base));
   readonly current = $derived(this.#shows ? this.#draft : this.#stored);
 
