@@ -24,7 +24,7 @@ import { unreal } from '../tests/nasty/unreal';
 import { killed } from '../tests/browser/killed';
 import { freePort } from '../tests/browser/port';
 
-const asked = { now: Date.parse('2026-11-25T13:36:00Z'), zone: new Zone('Europe/Oslo'), planner: new Planner() };
+const asked = { now: Date.parse('2026-11-25T13:36:00Z'), zone: new Zone('CET'), planner: new Planner() };
 const [minutes = 3, seed = 1] = process.argv.slice(2).map(Number);
 if (!(minutes > 0) || !Number.isInteger(seed)) {
   console.error('Give minutes above 0 and a whole number as the seed: npm run attack -- 20 7');

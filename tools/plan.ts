@@ -1,4 +1,4 @@
-/** npm run -s plan -- studio.json [--piece NAME] [--now 2026-11-25T13:36:00Z] [--zone Europe/Oslo]: prints as JSON what the screens show. */
+/** npm run -s plan -- studio.json [--piece NAME] [--now 2026-11-25T13:36:00Z] [--zone CET]: prints as JSON what the screens show. */
 import { readFileSync } from 'node:fs';
 import { parseArgs } from 'node:util';
 import { Zone } from '#core/air';

@@ -10,12 +10,12 @@ export class Zone {
   /** Minutes ahead of UTC at the beginning of each day of UTC, by the number of the day. */
   readonly #offsets = new Map<number, number>();
 
-  /** @param name of the IANA data base, as "Europe/Oslo" @throws RangeError where there is none of that name */
+  /** @param name of the IANA data base, as "CET" @throws RangeError where there is none of that name */
   constructor(readonly name: string) {
     try {
       new Intl.DateTimeFormat('en-GB', { timeZone: name });
     } catch {
-      throw new RangeError(`“${name}” is no time zone. Write one as “Europe/Oslo” or “UTC”.`);
+      throw new RangeError(`“${name}” is no time zone. Write one as “CET” or “UTC”.`);
     }
   }
 
