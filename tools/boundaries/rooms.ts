@@ -27,7 +27,7 @@ export const rooms: Record<string, Room> = {
   'core/edit': { rooms: core('document craft geometry coat') },
   'core/prepare': { rooms: core('document craft mix') },
   'core/schedule': { rooms: core('document air cure') },
-  'core/plan': { rooms: core('document craft geometry mix air cure tint coat prepare') },
+  'core/plan': { rooms: core('units document craft geometry mix air cure tint coat prepare') },
   'core/pour': { rooms: core('units document craft mix air cure coat plan') },
   'core/record': { rooms: core('document air coat prepare schedule plan pour') },
   'core/stock': { rooms: core('document mix air coat prepare plan pour record') },

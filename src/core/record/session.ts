@@ -56,7 +56,7 @@ export function readSession(pour: Pour): Session {
  * Whether something that is about to be recorded already stands, as when one step is tapped in two windows: it happened
  * once. A weight, a note and a pass of heat beyond those told may well come twice.
  */
-export function stands(happening: PourEvent, events: PourEvent[]): boolean {
+export function isRecorded(happening: PourEvent, events: PourEvent[]): boolean {
   const all = effective(events);
   switch (happening.kind) {
     case 'mixed':

@@ -199,9 +199,9 @@ const canUndo = (e: Edit): boolean => !e.undone && !e.changes.every((c) => c.tab
 
 /** The oldest edit that was taken back: what is done again first. */
 async function oldestUndone(scope: string): Promise<Edit | undefined> {
-  const standing = await newest(scope, (e) => !e.undone);
+  const inForce = await newest(scope, (e) => !e.undone);
   return of(scope)
-    .filter((e) => e.undone === 1 && e.id > (standing?.id ?? 0))
+    .filter((e) => e.undone === 1 && e.id > (inForce?.id ?? 0))
     .first();
 }
 

@@ -1,5 +1,5 @@
 import type { Piece, Planned, Pour, PourEvent, PouredCoats, Told, Verdict } from '#core/document';
-import { stands, summaryOf, type PourSummary } from '#core/record';
+import { isRecorded, summaryOf, type PourSummary } from '#core/record';
 import { benchClock } from './clock';
 import { db } from './db';
 import { pourTables, putPour, readPour, summarize } from './studio';
@@ -51,7 +51,7 @@ async function add(pourId: string, happening: Happening): Promise<void> {
     throw new Error('This pour is not in the studio any more: another window has put another studio in its place. Nothing was recorded.');
   const seq = (pour.events.at(-1)?.seq ?? 0) + 1;
   const event = { ...happening, seq, at: new Date(benchClock.now()).toISOString() } as PourEvent;
-  if (stands(event, pour.events)) return;
+  if (isRecorded(event, pour.events)) return;
   await db.events.add({ ...event, pourId });
   await db.summaries.put(summaryOf({ ...pour, events: [...pour.events, event] }));
 }

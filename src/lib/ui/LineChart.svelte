@@ -3,7 +3,7 @@
   import { onDestroy } from 'svelte';
 
   /** A line chart in the app's own ink. What it says must be said in words beside it too: `label` names it for those who cannot see it. */
-  export interface Line {
+  export interface ChartLine {
     name: string;
     points: { x: number; y: number }[];
     colour: string;
@@ -13,7 +13,7 @@
   }
   interface Props {
     label: string;
-    lines: Line[];
+    lines: ChartLine[];
     x: { min: number; max: number; title?: string; ticks?: (value: number) => string };
     y: { min: number; max: number; step: number; title?: string };
   }

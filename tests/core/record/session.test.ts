@@ -9,7 +9,7 @@ import {
   effective,
   standingOf,
   Standings,
-  stands,
+  isRecorded,
   unknownEvents,
   weighed,
   summaryOf,
@@ -193,13 +193,13 @@ test('one step tapped in two windows happened once; a weight, a note and a pass 
   const step = { does: 'pour' as const, piece: 'a', coat: 'b', role: 'tint' as const, tint: 1 };
   const did: PourEvent = { seq: 1, at, kind: 'did', step };
   const mixed: PourEvent = { seq: 2, at, kind: 'mixed', batch: 0 };
-  assert.equal(stands({ ...did, seq: 3 }, [did, mixed]), true);
-  assert.equal(stands({ ...mixed, seq: 3 }, [did, mixed]), true);
-  assert.equal(stands({ seq: 3, at, kind: 'mixed', batch: 1 }, [did, mixed]), false);
+  assert.equal(isRecorded({ ...did, seq: 3 }, [did, mixed]), true);
+  assert.equal(isRecorded({ ...mixed, seq: 3 }, [did, mixed]), true);
+  assert.equal(isRecorded({ seq: 3, at, kind: 'mixed', batch: 1 }, [did, mixed]), false);
   const undone: PourEvent = { seq: 3, at, kind: 'undone', undoes: 1 };
-  assert.equal(stands({ ...did, seq: 4 }, [did, mixed, undone]), false);
-  assert.equal(stands({ ...undone, seq: 4 }, [did, mixed, undone]), true);
-  assert.equal(stands({ seq: 4, at, kind: 'abandoned', why: '' }, [did, { seq: 3, at, kind: 'done' }]), true);
+  assert.equal(isRecorded({ ...did, seq: 4 }, [did, mixed, undone]), false);
+  assert.equal(isRecorded({ ...undone, seq: 4 }, [did, mixed, undone]), true);
+  assert.equal(isRecorded({ seq: 4, at, kind: 'abandoned', why: '' }, [did, { seq: 3, at, kind: 'done' }]), true);
   for (const again of [{ kind: 'note', text: 'x' }, { kind: 'heat pass' }] as const)
-    assert.equal(stands({ ...again, seq: 2, at }, [{ ...again, seq: 1, at }]), false);
+    assert.equal(isRecorded({ ...again, seq: 2, at }, [{ ...again, seq: 1, at }]), false);
 });
