@@ -78,19 +78,21 @@ function build() {
   writeFileSync('build/.nerite-sources', stamp);
 }
 
+/** Names it goes by, the one without windows first: a window of the whole browser costs a second before it shows a page. */
+const BROWSERS = ['chromium-headless-shell', 'chromium', 'chromium-browser', 'google-chrome'];
+
 /** Where the browser for the tests is: CHROMIUM_PATH, or one on the path, or installed by apt-get where that may be done. */
-function browser() {
+async function browser() {
   const given = process.env.CHROMIUM_PATH;
   if (given) return existsSync(given) ? given : stop(`CHROMIUM_PATH is ${given}, and nothing is there.`);
-  const find = () =>
-    ['chromium', 'chromium-browser', 'google-chrome']
-      .map((name) => spawnSync('which', [name], { encoding: 'utf8' }).stdout.trim())
-      .find(Boolean);
+  const find = () => BROWSERS.map((name) => spawnSync('which', [name], { encoding: 'utf8' }).stdout.trim()).find(Boolean);
   const found = find();
   if (found) return found;
   if (process.getuid?.() === 0 && spawnSync('which', ['apt-get']).status === 0) {
-    spawnSync('apt-get', ['update', '-qq'], { stdio: 'inherit' });
-    run('the install of Chromium', 'apt-get', 'install', '-y', '-qq', '--no-install-recommends', 'chromium');
+    const get = 'apt-get install -y -qq --no-install-recommends';
+    const child = spawn('sh', ['-c', `apt-get update -qq; ${get} ${BROWSERS[0]} || ${get} ${BROWSERS[1]}`], { stdio: 'inherit' });
+    const status = await new Promise((resolve) => child.once('exit', resolve));
+    if (status !== 0) stop('Stopped: the install of Chromium failed.');
     const installed = find();
     if (installed) return installed;
   }
@@ -141,8 +143,10 @@ switch (command) {
     break;
   }
   case 'test': {
+    // fetched beside what npm fetches
+    const chromium = browser();
     install();
-    process.env.CHROMIUM_PATH = browser();
+    process.env.CHROMIUM_PATH = await chromium;
     script('generate');
     // two processors: what needs no browser beside the build, then the browser tests in lanes
     await Promise.all([lane(['check'], ['lint']), lane(['test:core'])]);
@@ -161,7 +165,7 @@ switch (command) {
   case 'bench':
   case 'attack': {
     install();
-    process.env.CHROMIUM_PATH = browser();
+    process.env.CHROMIUM_PATH = await browser();
     script('generate');
     build();
     const { status } = spawnSync(

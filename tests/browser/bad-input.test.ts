@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { cupMl, exportStudio, openFile, until, visit } from './help';
+import { cupMl, exportStudio, follow, openFile, until, visit } from './help';
 
 visit(
   'a board of 40 m, a side in inchs, a name left out: each says what would be right, and what was typed stays',
@@ -27,7 +27,7 @@ visit('a room at −10 °C, in the settings and at the start of a pour', {}, asy
   await page.getByLabel('By day').fill('−10 °C');
   await page.keyboard.press('Enter');
   await page.getByText('A room of −10 °C is outside what can be planned. Give 5 °C to 40 °C.').waitFor();
-  await page.goto(`${base}/pieces/kelp-cove-1`);
+  await follow(page, '/pieces/kelp-cove-1');
   await page.getByRole('tab', { name: 'The batch on the clock' }).click();
   await page.getByText('Slow coating at 21.4 °C').waitFor();
   await page.getByRole('button', { name: 'Start the pour' }).click();
@@ -56,8 +56,8 @@ visit('a film of nothing, of letters, of 90 mm', {}, async ({ page, base }) => {
   }
 });
 
-visit('a file of the wrong kind, from a later version, or broken inside changes nothing and says where', {}, async ({ page, base }) => {
-  const text = await exportStudio(page, base);
+visit('a file of the wrong kind, from a later version, or broken inside changes nothing and says where', {}, async ({ page }) => {
+  const text = await exportStudio(page);
   const studio = JSON.parse(text);
   const later = JSON.stringify({ ...studio, version: 3 });
   const broken = JSON.stringify({ ...studio, pieces: [{ ...studio.pieces[0], thickness: -3 }, ...studio.pieces.slice(1)] });
@@ -67,11 +67,11 @@ visit('a file of the wrong kind, from a later version, or broken inside changes 
     [later, 'At /version: found 3, expected up to 2; the file was written by a later Nerite, so open it there.'],
     [broken, 'At /pieces/0/thickness: found -3, expected a number from 1.'],
   ] as const) {
-    await openFile(page, base, file, 'letter.json');
+    await openFile(page, file, 'letter.json');
     await page.getByText('letter.json was not opened, and nothing was changed.').waitFor();
     await page.getByText(says).waitFor();
   }
-  assert.equal(await exportStudio(page, base), text);
+  assert.equal(await exportStudio(page), text);
 });
 
 /** A disk that is full while window.__full is set. */
@@ -107,7 +107,7 @@ visit(
       'both moves were stored',
     );
     // nor does a slope read as kept that is not
-    await page.goto(`${base}/tints`);
+    await follow(page, '/tints');
     const palest = page.getByLabel('Palest', { exact: true });
     await palest.waitFor();
     await page.evaluate('globalThis.__full = true');

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import type { Page } from 'playwright-core';
 import { withDressing } from '#core/edit';
 import { writeStudio, type Piece, type SandCoat, type Studio, type WaveCoat } from '#core/document';
-import { exportStudio, openFile, plainServer, until, visit } from './help';
+import { exportStudio, follow, openFile, plainServer, replaced, until, visit } from './help';
 import { coated, empty, piece } from '../factories';
 
 const panel = (change: Partial<Piece> = {}): Piece => piece({ id: 'panel', name: 'Harbour board', ...change });
@@ -11,10 +11,10 @@ const panel = (change: Partial<Piece> = {}): Piece => piece({ id: 'panel', name:
 async function lay(page: Page, base: string, piece: Piece, change: Partial<Studio> = {}): Promise<void> {
   await page.goto(base);
   await page.getByText('No piece on the table yet').waitFor();
-  await openFile(page, base, writeStudio({ ...empty, ...change, pieces: [piece] }));
+  await openFile(page, writeStudio({ ...empty, ...change, pieces: [piece] }));
   await page.getByRole('button', { name: 'Open it' }).click();
-  await page.getByText('The studio was replaced').waitFor();
-  await page.goto(`${base}/pieces/${piece.id}`);
+  await replaced(page);
+  await follow(page, `/pieces/${piece.id}`);
   await page.getByRole('heading', { name: piece.name }).waitFor();
 }
 async function begin(page: Page): Promise<void> {
@@ -143,7 +143,7 @@ visit('a pour started by mistake is abandoned with a reason, and the piece stand
   await page.getByText(/^Planned for/).waitFor();
   await page.getByRole('button', { name: 'Start the pour' }).click();
   await page.getByRole('dialog', { name: 'Pour 1 of Harbour board' }).waitFor();
-  const studio = JSON.parse(await exportStudio(page, base)) as Studio;
+  const studio = JSON.parse(await exportStudio(page)) as Studio;
   assert.equal(studio.pieces[0]!.pourAt, '2031-05-04T09:00:00.000Z');
   assert.deepEqual(
     studio.pours[0]!.events.map((e) => e.kind),
@@ -225,7 +225,7 @@ visit(
     }
     await page.getByText('Batch 2 of 2: bring A and B together, and press as they meet.').waitFor();
     assert.equal(await page.getByLabel('A weighed').inputValue(), '');
-    const studio = JSON.parse(await exportStudio(page, base)) as Studio;
+    const studio = JSON.parse(await exportStudio(page)) as Studio;
     const weights = studio.pours[0]!.events.flatMap((e) => (e.kind === 'weighed' ? [[e.batch, e.what, e.grams]] : []));
     assert.deepEqual(weights, [
       [0, 'A', 40],

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import type { Page } from 'playwright-core';
-import { cupMl, until, visit } from './help';
+import { cupMl, follow, until, visit } from './help';
 
 const cove = '/pieces/kelp-cove-1';
 const coat = (page: Page, name: RegExp) => page.getByRole('button', { name });
@@ -160,7 +160,7 @@ visit('hours of preparation changed in the settings reach the board’s work lis
   await gesso.fill('100 d');
   await page.keyboard.press('Enter');
   await page.getByText(/A step of 2400 h is outside/).waitFor();
-  await page.goto(`${base}/pieces/kelp-cove-1/board`);
+  await follow(page, '/pieces/kelp-cove-1/board');
   await page.getByText(/gesso 3 times.*7\.5 h/).waitFor();
 });
 

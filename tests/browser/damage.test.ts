@@ -2,43 +2,49 @@ import assert from 'node:assert/strict';
 import type { Page } from 'playwright-core';
 import { openStudio } from '#core/document';
 import { snarl } from '../nasty/curves';
-import { all, damages, put } from './damage';
-import { exportStudio, openFile, plainServer, until, visit } from './help';
+import { damagedHabits, damagedRows } from '../nasty/damages';
+import { all, put, spoil } from './damage';
+import { exportStudio, follow, openFile, plainServer, until, visit } from './help';
 
 const screens = ['/pieces/kelp-cove-3', '/tints', '/mix', '/log', '/shelf'];
 
-for (const { name, aside, does } of damages)
+// each by itself is put aside in tests/core/store; here the screens go on without what is gone
+for (const damages of [damagedRows, ...damagedHabits.map((damage) => [damage])]) {
+  const name = damages.length > 1 ? 'a damage in every table' : damages[0]!.name;
   visit(`${name} is put aside, and every screen works`, { allow: /./ }, async ({ page, base }) => {
     await page.goto(`${base}/pieces`);
     await page.getByText('Kelp Cove III').first().waitFor();
-    await does(page);
+    for (const damage of damages) await spoil(page, damage);
     await page.goto(`${base}/pieces`);
+    const aside = damages.reduce((sum, damage) => sum + damage.aside, 0);
     if (aside) await page.getByText('could not be read and').waitFor();
     for (const path of screens) {
-      await page.goto(base + path);
-      await page.locator('[aria-busy=true]').waitFor({ state: 'detached' });
-      await page.locator('h1').first().waitFor();
+      await follow(page, path);
       await until(
         () => page.getByText('could not be shown').count(),
         (n) => n === 0,
         `${path} with ${name}`,
       );
     }
-    await page.goto(`${base}/settings`);
+    await follow(page, '/settings');
     await page.getByRole('button', { name: 'Export the studio' }).waitFor();
     await until(
       () => page.getByRole('button', { name: 'Save it as it is' }).count(),
       (n) => n === aside,
       'put aside',
     );
-    const opened = openStudio(await exportStudio(page, base));
+    const opened = openStudio(await exportStudio(page));
     assert.equal(opened.ok, true, opened.ok ? '' : JSON.stringify(opened.problems[0]));
   });
+}
 
 visit('what was put aside is saved as it is, and taken off when that is asked twice', { allow: /./ }, async ({ page, base }) => {
   await page.goto(`${base}/pieces`);
   await page.getByText('Kelp Cove III').first().waitFor();
-  await damages[2]!.does(page);
+  await spoil(
+    page,
+    damagedRows.find((damage) => damage.of === 'kelp-cove-1')!,
+  );
   await page.goto(`${base}/settings`);
   await page.getByText('Kelp Cove I, a piece').waitFor();
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save it as it is' }).click()]);
@@ -89,8 +95,12 @@ visit(
 visit('a studio that does not open is said to be held after ten seconds', { server: plainServer }, async ({ page, base, context }) => {
   await context.addInitScript(`const open = IDBFactory.prototype.open;
     IDBFactory.prototype.open = function (...args) { return String(args[0]) === 'nerite' ? { addEventListener() {} } : open.apply(this, args); };`);
+  await page.clock.install();
   await page.goto(`${base}/pieces`);
-  await page.getByText('Nerite still waits for the browser').waitFor({ timeout: 20_000 });
+  await page.getByText('Opening the studio').waitFor();
+  assert.equal(await page.getByText('Nerite still waits for the browser').count(), 0);
+  await page.clock.fastForward('00:10');
+  await page.getByText('Nerite still waits for the browser').waitFor();
 });
 
 visit(
@@ -111,6 +121,7 @@ visit(
       return coat.kind === 'wave' ? [coat, { ...coat, id: `${coat.id}-again`, samePour: true }] : [coat];
     });
     await put(page, 'pieces', { ...piece, coats: twice });
+    await page.goto(`${base}/pieces/kelp-cove-1`);
     const paths = [
       '/pieces/kelp-cove-1',
       '/pieces/kelp-cove-1/print',
@@ -121,12 +132,10 @@ visit(
       '/tints?slope=slack-water',
     ];
     for (const path of paths) {
-      await page.goto(base + path);
-      await page.locator('[aria-busy=true]').waitFor({ state: 'detached' });
-      await page.locator('h1').first().waitFor();
+      await follow(page, path);
       assert.equal(await page.getByText('could not be shown').count(), 0, path);
     }
-    await page.goto(`${base}/pieces/kelp-cove-1`);
+    await follow(page, '/pieces/kelp-cove-1');
     for (const tab of ['The batch on the clock']) await page.getByRole('tab', { name: tab }).click();
     assert.equal(await page.getByText('could not be shown').count(), 0);
   },
@@ -164,8 +173,7 @@ visit('a point moved so that the shoreline doubles back along the edge: every sc
     'moved',
   );
   for (const path of ['/pieces', '/mix', '/shelf?view=buy']) {
-    await page.goto(base + path);
-    await page.locator('h1').first().waitFor();
+    await follow(page, path);
   }
 });
 
@@ -177,11 +185,11 @@ visit('a curve too tangled to be cut is named; the last good drawing stays, and 
   await page.goto(`${base}/pieces/kelp-cove-1`);
   await page.getByText('Kelp Cove I cannot be drawn').waitFor();
   await page.getByText(/crosses itself too often to be cut into cups/).waitFor();
-  await page.goto(`${base}/pieces`);
+  await follow(page, '/pieces');
   await page.getByRole('link', { name: 'Kelp Cove II' }).first().waitFor();
 
   // taken over by another piece, it is refused there: what was drawn stays on the screen and on the disk
-  await page.goto(`${base}/pieces/kelp-cove-3`);
+  await follow(page, '/pieces/kelp-cove-3');
   const cups = await page.getByRole('region', { name: /^Cups for pour/ }).innerText();
   const stored = async (): Promise<string> => JSON.stringify((await all<Piece>(page, 'pieces')).find((p) => p['id'] === 'kelp-cove-3'));
   const before = await stored();
@@ -191,7 +199,7 @@ visit('a curve too tangled to be cut is named; the last good drawing stays, and 
   assert.equal(await page.getByRole('region', { name: /^Cups for pour/ }).innerText(), cups);
   assert.equal(await stored(), before);
 
-  await page.goto(`${base}/pieces/kelp-cove-1`);
+  await follow(page, '/pieces/kelp-cove-1');
   await page.getByRole('button', { name: 'Start from another sea' }).click();
   await page.getByRole('region', { name: /^Cups for pour/ }).waitFor();
 });
@@ -203,8 +211,8 @@ visit(
     await context.addInitScript('navigator.storage.estimate = async () => ({ quota: 1000, usage: 900 })');
     await page.goto(`${base}/pieces`);
     await page.getByText('Kelp Cove III').first().waitFor();
-    const text = await exportStudio(page, base);
-    await openFile(page, base, text.replaceAll('Kelp Cove III', 'Another cove'));
+    const text = await exportStudio(page);
+    await openFile(page, text.replaceAll('Kelp Cove III', 'Another cove'));
     await page.getByRole('button', { name: 'Open it' }).click();
     await page.getByText(/needs about 1 MB on the disk/).waitFor();
     assert.equal(

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import type { Locator, Page } from 'playwright-core';
-import { cupMl, until, visit } from './help';
+import { cupMl, follow, until, visit } from './help';
 
 const cove = '/pieces/kelp-cove-1';
 const point = (page: Page, n: number, of: number, name = 'Shoreline'): Locator =>
@@ -206,7 +206,7 @@ visit('curves that cross are named, and so is one that meets a hole', {}, async 
   await page.getByRole('slider', { name: 'edge between Offshore and Deep, point 3 of 5' }).focus();
   for (let i = 0; i < 12; i++) await page.keyboard.press('Shift+ArrowDown');
   await page.getByText('A tint edge crosses its neighbour on the land side.').waitFor();
-  await page.goto(`${base}/pieces/jetty-rail`);
+  await follow(page, '/pieces/jetty-rail');
   await point(page, 2, 5).focus();
   await page.getByRole('textbox', { name: 'across' }).fill('186');
   await page.keyboard.press('Enter');

@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { cupMl, cupRow, until, visit } from './help';
+import { cupMl, cupRow, follow, until, visit } from './help';
 
 const cove = '/pieces/kelp-cove-1';
 
@@ -165,7 +165,7 @@ visit('units are shown as chosen and read as written', {}, async ({ page, base }
     (v) => v === '75 °F',
     'a bare number is in the chosen unit',
   );
-  await page.goto(base + cove);
+  await follow(page, cove);
   await page.getByText('panel 15.75 × 11.81 × 0.709 in').waitFor();
   await page.getByRole('tab', { name: 'The batch on the clock' }).click();
   await page.getByText('Slow coating at 75 °F').waitFor();

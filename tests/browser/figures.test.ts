@@ -5,13 +5,13 @@ import type { Studio } from '#core/document';
 import { pieceReport } from '#core/report';
 import { plain, writeSpan } from '#core/units';
 import { near } from '../core/help';
-import { cupRow, exportStudio, visit } from './help';
+import { cupRow, exportStudio, follow, visit } from './help';
 
-visit('every figure of the piece screen is the one the command prints', {}, async ({ page, base }) => {
-  const studio = JSON.parse(await exportStudio(page, base)) as Studio;
+visit('every figure of the piece screen is the one the command prints', {}, async ({ page }) => {
+  const studio = JSON.parse(await exportStudio(page)) as Studio;
   for (const piece of studio.pieces) {
     const report = pieceReport(piece, studio, { now: Date.now(), zone: new Zone('UTC'), planner: new Planner() });
-    await page.goto(`${base}/pieces/${piece.id}`);
+    await follow(page, `/pieces/${piece.id}`);
     await page.getByRole('heading', { name: piece.name, exact: true }).waitFor();
     await page.getByRole('tab', { name: 'Areas' }).click();
     await page.getByText('Finished', { exact: true }).waitFor();
@@ -22,6 +22,7 @@ visit('every figure of the piece screen is the one the command prints', {}, asyn
 
     assert.ok(chart.includes(`${report.finished.weightKg.total.toFixed(2)} kg`), `${piece.name}: weight`);
     const { levelMm, wallLeftMm } = report.finished;
+    await page.getByRole('tab', { name: 'Section A–B' }).click();
     await page
       .getByText(`total ${plain(levelMm, 1)} mm${wallLeftMm === undefined ? '' : ` · wall left ${plain(wallLeftMm, 1)} mm`}`)
       .waitFor();

@@ -37,7 +37,14 @@ export const plainServer = (): Promise<string> => (plain ??= startServer(false))
 const launch = (): Promise<Browser> =>
   (browser ??= chromium.launch({
     executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
-    args: ['--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
+    args: [
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-gpu',
+      '--disable-sync',
+      '--no-first-run',
+      ...(process.env['XF'] ?? '').split(' ').filter(Boolean),
+    ],
   }));
 
 after(async () => {
@@ -70,7 +77,7 @@ export function visit(name: string, terms: Terms, body: (visit: Visit) => Promis
     const base = await (terms.server ?? demoServer)();
     const context = await (
       await launch()
-    ).newContext({ viewport: terms.size ?? { width: 1280, height: 800 }, acceptDownloads: true, serviceWorkers: 'block' });
+    ).newContext({ baseURL: base, viewport: terms.size ?? { width: 1280, height: 800 }, acceptDownloads: true, serviceWorkers: 'block' });
     await context.addInitScript('globalThis.__name ??= (f) => f');
     const complaints: string[] = [];
     context.on('request', (request) => {
@@ -114,9 +121,33 @@ export async function until<T>(read: () => Promise<T>, good: (value: T) => boole
   return value;
 }
 
+/** Waits until a screen has read what it shows. */
+export async function settled(page: Page): Promise<void> {
+  await page.locator('[aria-busy=true]').waitFor({ state: 'detached' });
+  await page.locator('h1').first().waitFor();
+}
+
+/**
+ * Goes to a screen as a link of the app does, or opens the app there. A tenth of the work of opening it each time, which
+ * `page.goto` is for: where a test is about what is read from the disk.
+ */
+export async function follow(page: Page, path: string): Promise<void> {
+  if (page.url() === 'about:blank') await page.goto(path);
+  else {
+    await page.locator('main').evaluate((main, href) => {
+      const link = Object.assign(document.createElement('a'), { href });
+      main.append(link);
+      link.click();
+      link.remove();
+    }, path);
+    await page.waitForURL((url) => url.href === new URL(path, url).href);
+  }
+  await settled(page);
+}
+
 /** Exports the studio through the interface; gives the bytes of the file. */
-export async function exportStudio(page: Page, base: string): Promise<string> {
-  await page.goto(`${base}/settings`);
+export async function exportStudio(page: Page): Promise<string> {
+  await follow(page, '/settings');
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export the studio' }).click()]);
   const chunks: Buffer[] = [];
   for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer);
@@ -124,7 +155,15 @@ export async function exportStudio(page: Page, base: string): Promise<string> {
 }
 
 /** Hands a file to the interface. */
-export async function openFile(page: Page, base: string, text: string, name = 'studio.json'): Promise<void> {
-  await page.goto(`${base}/settings`);
+export async function openFile(page: Page, text: string, name = 'studio.json'): Promise<void> {
+  await follow(page, '/settings');
   await page.getByLabel('Open a file').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
+}
+
+/** Waits until another studio stands in the place of the one before, and takes the word of it off the screen. */
+export async function replaced(page: Page): Promise<void> {
+  const said = page.getByText('The studio was replaced');
+  await said.waitFor();
+  await page.getByRole('button', { name: 'Close toast' }).click();
+  await said.waitFor({ state: 'detached' });
 }

@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import type { Page } from 'playwright-core';
 import { writeStudio } from '#core/document';
 import { sample } from '../factories';
-import { exportStudio, demoServer, openFile, until, visit } from './help';
+import { demoServer, exportStudio, follow, openFile, replaced, until, visit } from './help';
 import { all, put } from './damage';
 import { killed } from './killed';
 
@@ -75,26 +75,26 @@ visit(
     await page.waitForURL('**/pour/**');
     await page.locator('.button-bench-main').waitFor();
     const other = await context.newPage();
-    const text = await exportStudio(other, base);
-    await openFile(other, base, text.replace(/"id": "pour-[a-z0-9]{6,}"/g, '"id": "pour-elsewhere"'));
+    const text = await exportStudio(other);
+    await openFile(other, text.replace(/"id": "pour-[a-z0-9]{6,}"/g, '"id": "pour-elsewhere"'));
     await other.getByText('is being poured now').waitFor();
     await other.getByRole('button', { name: 'Open it' }).click();
-    await other.getByText('The studio was replaced').waitFor();
+    await replaced(other);
     await page.getByText('This pour is not in the studio').waitFor();
     const ids = new Set((await all<Row>(other, 'pours')).map((p) => p['id']));
     for (const event of await all<Row>(other, 'events')) assert.ok(ids.has(event['pourId'] as string));
   },
 );
 
-visit('a studio of seven hundred pours takes the place of another as large', {}, async ({ page, base }) => {
+visit('a studio of two hundred pours takes the place of another as large', {}, async ({ page, base }) => {
   await page.goto(`${base}/pieces`);
   await page.getByText('Kelp Cove III').first().waitFor();
   const studio = sample();
-  const pours = Array.from({ length: 700 }, (_, i) => ({ ...studio.pours[i % studio.pours.length]!, id: `pour-${i}` }));
+  const pours = Array.from({ length: 200 }, (_, i) => ({ ...studio.pours[i % studio.pours.length]!, id: `pour-${i}` }));
   for (const length of ['mm', 'in'] as const) {
-    await openFile(page, base, writeStudio({ ...studio, pours, settings: { ...studio.settings, length } }));
+    await openFile(page, writeStudio({ ...studio, pours, settings: { ...studio.settings, length } }));
     await page.getByRole('button', { name: 'Open it' }).click();
-    await page.getByText('The studio was replaced').waitFor();
+    await replaced(page);
   }
   assert.equal(
     (await all(page, 'events')).length,
@@ -118,20 +118,20 @@ visit('undo brings back with a piece the colourant that was taken off the shelf 
   await page.getByRole('button', { name: 'Take Only here off' }).click();
   await page.getByRole('button', { name: 'Take Only here off' }).waitFor({ state: 'detached' });
   await page.getByText('Kept', { exact: true }).waitFor();
-  await page.goto(`${base}/shelf?view=colourants`);
+  await follow(page, '/shelf?view=colourants');
   await page.getByRole('button', { name: 'Remove Only here' }).click();
   await until(
     () => all<Row>(page, 'colourants'),
     (rows) => rows.every((r) => r['id'] !== 'only-here'),
     'taken off',
   );
-  await page.goto(`${base}/pieces/kelp-cove-1`);
+  await follow(page, '/pieces/kelp-cove-1');
   await page.getByRole('button', { name: 'Undo' }).click();
   await until(
     () => all<Row>(page, 'colourants'),
     (rows) => rows.some((r) => r['id'] === 'only-here'),
     'back',
   );
-  await page.goto(`${base}/settings`);
+  await follow(page, '/settings');
   assert.equal(await page.getByText('could not be read').count(), 0);
 });

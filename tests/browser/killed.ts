@@ -84,30 +84,29 @@ async function move(mortal: Mortal, page: Page, base: string): Promise<string> {
 
 /** Kills a browser so many times, right after something of it read as stored. @returns how often what was stored was lost */
 export async function killed(base: string, times: number): Promise<number> {
+  assert.ok(times > 0);
   const mortal = new Mortal();
   let lost = 0;
   try {
+    let page = await mortal.page();
     for (let i = 0; i < times; i++) {
-      const page = await mortal.page();
       if (i % 2 === 0) {
         const text = `Remark ${i}: lace opened late`;
         await remark(mortal, page, base, text);
-        const again = await mortal.page();
-        await again.goto(`${base}/log/pour-1`);
-        const found = await again.getByLabel('What to remember').inputValue();
+        page = await mortal.page();
+        await page.goto(`${base}/log/pour-1`);
+        const found = await page.getByLabel('What to remember').inputValue();
         if (found !== text) lost++;
       } else {
         const put = await move(mortal, page, base);
-        const again = await mortal.page();
-        await again.goto(`${base}/pieces/kelp-cove-1`);
-        const found = await again.getByRole('slider', { name: 'Shoreline, point 2 of 5' }).getAttribute('aria-valuetext');
+        page = await mortal.page();
+        await page.goto(`${base}/pieces/kelp-cove-1`);
+        const found = await page.getByRole('slider', { name: 'Shoreline, point 2 of 5' }).getAttribute('aria-valuetext');
         if (found !== put) lost++;
       }
-      await mortal.kill();
     }
   } finally {
     await mortal.end();
   }
-  assert.ok(times > 0);
   return lost;
 }

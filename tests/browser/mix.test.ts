@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import type { Page } from 'playwright-core';
-import { until, visit } from './help';
+import { follow, until, visit } from './help';
 
 const table = (page: Page, label: string) => page.getByRole('group', { name: label, exact: true });
 const firstCells = (page: Page, label: string, column: number): Promise<string[]> =>
@@ -126,7 +126,7 @@ visit(
       .map(Number);
     assert.ok(Math.abs(kept! / amount! - 0.1 / 1.12) < 0.02, `${kept} ml of ${amount} ml is kept`);
 
-    await page.goto(`${base}/mix?with=kelp-cove-1:0`);
+    await follow(page, '/mix?with=kelp-cove-1:0');
     await page.getByRole('tab', { name: 'By marked cups' }).click();
     await page.getByRole('combobox', { name: 'each part in' }).selectOption('Plain tumbler');
     await page.getByRole('row', { name: /^filled to 4\d mm 4\d mm$/ }).waitFor();

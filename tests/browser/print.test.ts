@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { visit } from './help';
+import { follow, visit } from './help';
 
 /** Page sizes of a PDF, mm. */
 const sizes = (pdf: Buffer): [number, number][] =>
@@ -45,15 +45,15 @@ visit(
   },
 );
 
-visit('a piece sheet is one page, whatever the piece, and says what the screen says', {}, async ({ page, base }) => {
+visit('a piece sheet is one page, whatever the piece, and says what the screen says', {}, async ({ page }) => {
   for (const id of ['kelp-cove-1', 'ferry-tray', 'jetty-rail', 'skerry-coasters']) {
-    await page.goto(`${base}/pieces/${id}`);
+    await follow(page, `/pieces/${id}`);
     await page.getByRole('link', { name: 'Print' }).click();
     await page.getByText('one page upright').waitFor();
     await page.waitForTimeout(200);
     assert.deepEqual(sizes(await page.pdf(printed)), [[210, 297]], id);
   }
-  await page.goto(`${base}/pieces/kelp-cove-1/print`);
+  await follow(page, '/pieces/kelp-cove-1/print');
   const text = await page.getByRole('article', { name: 'Piece sheet of Kelp Cove I' }).innerText();
   for (const says of [
     'gesso × 3',
@@ -85,9 +85,9 @@ visit('a plan of twelve coats still fits its one page', {}, async ({ page, base 
   assert.ok(last.y + last.height < sheet.y + sheet.height, 'its last line is on the page');
 });
 
-visit('a mix sheet is one page for a pour, and for three pieces in one mixing; a quote is one page too', {}, async ({ page, base }) => {
+visit('a mix sheet is one page for a pour, and for three pieces in one mixing; a quote is one page too', {}, async ({ page }) => {
   for (const query of ['kelp-cove-1:0', 'kelp-cove-1:0,kelp-cove-2:0,kelp-cove-3:0', 'window-seat-lid:1']) {
-    await page.goto(`${base}/mix/sheet?with=${query}`);
+    await follow(page, `/mix/sheet?with=${query}`);
     const sheet = page.getByRole('article', { name: /^Mix sheet of/ });
     await sheet.waitFor();
     await page.waitForTimeout(400);
@@ -96,31 +96,31 @@ visit('a mix sheet is one page for a pour, and for three pieces in one mixing; a
     const last = (await page.getByText('Never leave a full cup standing').boundingBox())!;
     assert.ok(last.y + last.height < box.y + box.height, 'its last line is on the page');
   }
-  await page.goto(`${base}/mix/sheet?with=kelp-cove-1:0`);
+  await follow(page, '/mix/sheet?with=kelp-cove-1:0');
   // read from two steps away: the two weights are some 9 mm high
   const weight = page.getByText('A 133.8 g');
   assert.ok((await weight.evaluate((e) => parseFloat(getComputedStyle(e).fontSize))) >= 34);
-  await page.goto(`${base}/pieces/kelp-cove-1/quote`);
+  await follow(page, '/pieces/kelp-cove-1/quote');
   await page.getByLabel('show how it comes about').check();
   await page.waitForTimeout(400);
   assert.deepEqual(sizes(await page.pdf(printed)), [[210, 297]]);
-  await page.goto(`${base}/mix/sheet?with=gone:0`);
+  await follow(page, '/mix/sheet?with=gone:0');
   await page.getByText('There is nothing to mix here').waitFor();
 });
 
-visit('the card of a slope and the card for a smear are one page each, the latter at its real size', {}, async ({ page, base }) => {
+visit('the card of a slope and the card for a smear are one page each, the latter at its real size', {}, async ({ page }) => {
   for (const [path, name] of [
     ['/tints/card?slope=slack-water', 'Card of Slack water'],
     ['/tints/target', 'Card for a smear'],
   ] as const) {
-    await page.goto(base + path);
+    await follow(page, path);
     await page.getByRole('article', { name }).waitFor();
     await page.waitForTimeout(200);
     assert.deepEqual(sizes(await page.pdf(printed)), [[210, 297]], path);
   }
   const card = (await page.getByRole('img', { name: 'Card for a smear' }).boundingBox())!;
   assert.ok(Math.abs(card.width / (96 / 25.4) - 150) < 0.2, `${card.width}`);
-  await page.goto(`${base}/tints/card?slope=slack-water`);
+  await follow(page, '/tints/card?slope=slack-water');
   const text = await page.getByRole('article', { name: 'Card of Slack water' }).innerText();
   for (const says of ['Slow coating', '1.5 mm', '5 drops Phthalo blue tint', 'Offshore', '0.33 %']) assert.ok(text.includes(says), says);
 });

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import type { Page } from 'playwright-core';
-import { exportStudio, until, visit } from './help';
+import { exportStudio, follow, until, visit } from './help';
 
 const reading = async (page: Page): Promise<number> =>
   Number((await page.getByTestId('reading').innerText()).replace('−', '-').replace('–', 'NaN'));
@@ -116,7 +116,7 @@ visit('in a pour, what was weighed is recorded as it is taken, and known after a
   await page.getByRole('row', { name: /^A/ }).getByText('140.0 g').first().waitFor();
   await page.getByRole('link', { name: 'Back to the pour' }).click();
   await page.getByText('Lay the beach').waitFor();
-  const studio = JSON.parse(await exportStudio(page, base)) as {
+  const studio = JSON.parse(await exportStudio(page)) as {
     pours: { of: { pieceId: string }[]; events: { kind: string; what?: string; grams?: number }[] }[];
   };
   const { events } = studio.pours.find((p) => p.of[0]!.pieceId === 'kelp-cove-1')!;
@@ -136,7 +136,7 @@ visit(
   async ({ page, base }) => {
     await page.goto(`${base}/scale?with=nothing:0`);
     await page.getByText('There is no such batch').waitFor();
-    await page.goto(`${base}/scale?pour=pour-5&batch=0`);
+    await follow(page, '/scale?pour=pour-5&batch=0');
     await page.getByText('This pour is done').waitFor();
     const post = (body: unknown) =>
       fetch(`${base}/api/scale`, {

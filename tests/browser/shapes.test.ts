@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import type { Page } from 'playwright-core';
 import type { Studio } from '#core/document';
-import { cupMl, exportStudio, until, visit } from './help';
+import { cupMl, exportStudio, follow, until, visit } from './help';
 
 const face = async (page: Page): Promise<number> =>
   parseFloat(await page.locator('dt', { hasText: 'Face' }).locator('xpath=following-sibling::dd').innerText());
@@ -51,7 +51,7 @@ visit('a clock that is too thick for its shaft, a tray without room, a canvas to
   await page.getByLabel('Thread of the shaft, long').fill('10 mm');
   await page.getByRole('button', { name: 'Put it on the table' }).click();
   await page.getByText(/shaft/i).first().waitFor();
-  await page.goto(`${base}/pieces/new`);
+  await follow(page, '/pieces/new');
   await page.getByLabel('Name').fill('Canvas');
   await page.getByLabel('Surface').selectOption('canvas');
   await page.getByText('Brace the canvas from below').waitFor();
@@ -82,7 +82,7 @@ visit('an outline from SVG is scaled by the width that is known, its openings ke
   );
   await page.getByRole('button', { name: 'Put it on the table' }).click();
   await page.getByText('drawn outline 360 ×').waitFor();
-  const studio = JSON.parse(await exportStudio(page, base)) as Studio;
+  const studio = JSON.parse(await exportStudio(page)) as Studio;
   const stored = studio.pieces.find((p) => p.name === 'Sea glass')!.shape;
   assert.equal(stored.kind === 'outline' && stored.rings.length, 2);
 });
@@ -131,7 +131,7 @@ visit('a piece saved as SVG comes back with the same shape and sea', {}, async (
   assert.equal(download.suggestedFilename(), 'Ferry tray.svg');
   const text = readFileSync((await download.path())!, 'utf8');
   assert.match(text, /width="420mm" height="280mm" viewBox="0 0 420 280"/);
-  await page.goto(`${base}/pieces/new`);
+  await follow(page, '/pieces/new');
   await page.getByLabel('Name').fill('Ferry tray again');
   await page.getByLabel('Shape').selectOption('outline');
   await give(page, text);
@@ -139,7 +139,7 @@ visit('a piece saved as SVG comes back with the same shape and sea', {}, async (
   assert.equal(await page.getByLabel('Shape').inputValue(), 'oval');
   await page.getByRole('button', { name: 'Put it on the table' }).click();
   await page.getByText('oval 420 × 280').waitFor();
-  const studio = JSON.parse(await exportStudio(page, base)) as Studio;
+  const studio = JSON.parse(await exportStudio(page)) as Studio;
   const [old, again] = ['Ferry tray', 'Ferry tray again'].map((name) => studio.pieces.find((p) => p.name === name)!);
   assert.deepEqual([again!.shape, again!.sea], [old!.shape, old!.sea]);
 });
@@ -159,7 +159,7 @@ visit('one shore runs across a row of pieces, and all of them go back with one u
     (n) => n === 0,
     'meets',
   );
-  const studio = JSON.parse(await exportStudio(page, base)) as Studio;
+  const studio = JSON.parse(await exportStudio(page)) as Studio;
   const [one, two, three] = ['I', 'II', 'III'].map((n) => studio.pieces.find((p) => p.name === `Kelp Cove ${n}`)!);
   assert.ok(Math.abs(one!.sea.shoreline.at(-1)!.y - two!.sea.shoreline[0]!.y) < 4);
   assert.ok(Math.abs(two!.sea.shoreline.at(-1)!.y - three!.sea.shoreline[0]!.y) < 4);

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import type { Page } from 'playwright-core';
-import { exportStudio, until, visit } from './help';
+import { exportStudio, follow, until, visit } from './help';
 
 const left = (page: Page, name: RegExp) =>
   page
@@ -9,8 +9,8 @@ const left = (page: Page, name: RegExp) =>
     .filter({ hasText: name });
 const csv = (page: Page, text: string, name = 'shelf.csv') =>
   page.getByLabel('Bring in CSV').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
-const stockOf = async (page: Page, base: string) =>
-  (JSON.parse(await exportStudio(page, base)) as { stock: { id: string; name: string; size: number }[] }).stock;
+const stockOf = async (page: Page) =>
+  (JSON.parse(await exportStudio(page)) as { stock: { id: string; name: string; size: number }[] }).stock;
 
 visit('the shelf is changed where it stands, by keyboard, and undone', {}, async ({ page, base }) => {
   await page.goto(`${base}/shelf`);
@@ -101,7 +101,7 @@ visit('a pour that is finished comes off the shelf, and what is needed next is t
 });
 
 visit('CSV in: a preview says what will change, wrong files change nothing', {}, async ({ page, base }) => {
-  const before = await stockOf(page, base);
+  const before = await stockOf(page);
   await page.goto(`${base}/shelf`);
   await page.getByText('21', { exact: true }).waitFor();
   await csv(page, 'colour,amount\nblue,3\n', 'colours.csv');
@@ -125,16 +125,16 @@ visit('CSV in: a preview says what will change, wrong files change nothing', {},
   await dialog.getByText('1 new, 1 changed, 0 as they are, 1 not read.').waitFor();
   await dialog.getByText('price 4.5 → 4.9').waitFor();
   await dialog.getByText(/Line 3: size is a formula/).waitFor();
-  assert.deepEqual(await stockOf(page, base), before, 'nothing is stored by looking');
+  assert.deepEqual(await stockOf(page), before, 'nothing is stored by looking');
 
-  await page.goto(`${base}/shelf`);
+  await follow(page, '/shelf');
   await csv(page, 'what,name,size,unit,price,since\nstones,bag of 50,50,pieces,3,2026-11-24\n');
   await page.getByRole('button', { name: 'Bring in 1' }).click();
   await page.getByRole('dialog').waitFor({ state: 'detached' });
   await page.getByRole('button', { name: 'container: bag of 50' }).waitFor();
   await page.getByRole('button', { name: 'Undo' }).click();
   await page.getByRole('button', { name: 'container: bag of 50' }).waitFor({ state: 'detached' });
-  assert.deepEqual(await stockOf(page, base), before);
+  assert.deepEqual(await stockOf(page), before);
 });
 
 visit('a container added, filled in, and taken away again', {}, async ({ page, base }) => {

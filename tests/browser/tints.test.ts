@@ -4,7 +4,7 @@ import type { Page } from 'playwright-core';
 import type { Studio } from '#core/document';
 import { emptyStudio } from '#core/craft';
 import { writeStudio } from '#core/document';
-import { exportStudio, openFile, until, visit } from './help';
+import { exportStudio, follow, openFile, replaced, until, visit } from './help';
 
 const cups = (page: Page) => page.getByRole('group', { name: 'Cups', exact: true }).getByRole('button');
 const cupNames = (page: Page): Promise<string[]> =>
@@ -144,14 +144,13 @@ visit('a slope goes onto the coats that fit it, and the cups of the piece follow
   await dialog.getByRole('button', { name: 'Use it', exact: true }).click();
   await page.getByText('Bottle bank is on Kelp Cove I').waitFor();
   await page.getByText('used on Kelp Cove I, Window-seat lid').or(page.getByText('used on Window-seat lid, Kelp Cove I')).waitFor();
-  const studio = JSON.parse(await exportStudio(page, base)) as Studio;
+  const studio = JSON.parse(await exportStudio(page)) as Studio;
   const sea = studio.pieces.find((p) => p.id === 'kelp-cove-1')!.coats.find((c) => c.kind === 'sea')!;
   assert.ok(sea.kind === 'sea' && sea.slopeId === 'bottle-bank' && sea.tints[0]!.recipe.some((p) => p.colourantId === 'phthalo-green'));
-  await page.goto(`${base}/pieces/kelp-cove-1`);
+  await follow(page, '/pieces/kelp-cove-1');
   await page.getByRole('button', { name: 'Undo' }).click();
   await until(
-    async () =>
-      JSON.stringify(JSON.parse(await exportStudio(page, base)) as Studio).includes('"slopeId":"bottle-bank"') ? 'still' : 'gone',
+    async () => (JSON.stringify(JSON.parse(await exportStudio(page)) as Studio).includes('"slopeId":"bottle-bank"') ? 'still' : 'gone'),
     (v) => v === 'still',
     'the lid keeps it',
   );
@@ -212,13 +211,13 @@ visit('slopes: new, copied, reversed, beside one another, out as CSV and palette
 });
 
 visit('without a slope, and without colourants, the screen says what comes first', {}, async ({ page, base }) => {
-  await openFile(page, base, writeStudio({ ...emptyStudio(), colourants: [] }));
+  await openFile(page, writeStudio({ ...emptyStudio(), colourants: [] }));
   await page.getByRole('button', { name: 'Open it' }).click();
-  await page.getByText('The studio was replaced').waitFor();
+  await replaced(page);
   await page.goto(`${base}/tints`);
   await page.getByText('It is made of colourants, and there is none on the shelf.').waitFor();
   await page.getByRole('link', { name: 'Colourants on the shelf' }).waitFor();
-  await page.goto(`${base}/tints/match`);
+  await follow(page, '/tints/match');
   await page.getByText('There is no colourant on the shelf to match with.').waitFor();
 });
 
@@ -259,7 +258,7 @@ visit('a pigment is measured on the pictures that ship, and kept on the shelf', 
   await says.getByLabel('called').fill('Rock pool');
   await says.getByRole('button', { name: 'Keep on the shelf' }).click();
   await page.getByText('Rock pool has its own k and s now').waitFor();
-  const studio = JSON.parse(await exportStudio(page, base)) as Studio;
+  const studio = JSON.parse(await exportStudio(page)) as Studio;
   const kept = studio.colourants.find((c) => c.name === 'Rock pool')!;
   assert.ok(Math.abs(kept.scatter[1] / 66 - 1) < 0.04);
 });
@@ -313,16 +312,16 @@ visit('a photo is matched: picks, their nearest tints, and a slope of them', {},
 });
 
 visit('a long search shows how far it is, and can be cancelled', {}, async ({ page, base }) => {
-  const studio = JSON.parse(await exportStudio(page, base)) as Studio;
+  const studio = JSON.parse(await exportStudio(page)) as Studio;
   const many = Array.from({ length: 26 }, (_, i) => ({
     ...studio.colourants[i % studio.colourants.length]!,
     id: `many-${i}`,
     name: `Colour ${i}`,
   }));
   // without containers everything on the shelf counts as owned
-  await openFile(page, base, writeStudio({ ...studio, stock: [], colourants: [...studio.colourants, ...many] }));
+  await openFile(page, writeStudio({ ...studio, stock: [], colourants: [...studio.colourants, ...many] }));
   await page.getByRole('button', { name: 'Open it' }).click();
-  await page.getByText('The studio was replaced').waitFor();
+  await replaced(page);
   await page.goto(`${base}/tints/match`);
   await picked(page, new URL('../../static/sample/smear-blue.png', import.meta.url).pathname);
   const drawing = page.getByRole('group', { name: /^Picture with/ }).locator('image');
@@ -349,9 +348,9 @@ function hugePng(): Buffer {
 }
 const heic = Buffer.concat([Buffer.from('0000001c66747970686569630000000068656963' + '6d696631', 'hex'), Buffer.alloc(200)]);
 
-visit('pictures that cannot be read say why, and the screen stays whole', {}, async ({ page, base }) => {
+visit('pictures that cannot be read say why, and the screen stays whole', {}, async ({ page }) => {
   for (const path of ['/tints/measure', '/tints/match']) {
-    await page.goto(base + path);
+    await follow(page, path);
     for (const [file, says] of [
       [asFile('notes.png', Buffer.from('this is a shopping list')), /notes\.png is no picture this app can read/],
       [asFile('huge.png', hugePng()), /huge\.png has 60 megapixels \(10000 × 6000\); up to 45/],

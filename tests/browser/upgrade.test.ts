@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import type { Studio } from '#core/document';
-import { exportStudio, plainServer, visit } from './help';
+import { exportStudio, follow, plainServer, visit } from './help';
 
 const sample = JSON.parse(readFileSync(new URL('../../src/demo/studio.json', import.meta.url), 'utf8')) as Studio;
 
@@ -78,9 +78,9 @@ visit(
     await page.getByRole('heading', { name: 'Kelp Cove I' }).waitFor();
     await page.getByRole('button', { name: 'Undo' }).click();
     await page.getByRole('heading', { name: 'Kelp Cove the first' }).waitFor();
-    await page.goto(`${base}/shelf?view=cups`);
+    await follow(page, '/shelf?view=cups');
     await page.getByRole('button', { name: 'name: 300 ml cup' }).waitFor();
-    const studio = JSON.parse(await exportStudio(page, base)) as Studio;
+    const studio = JSON.parse(await exportStudio(page)) as Studio;
     assert.equal(studio.pieces.length, sample.pieces.length);
     assert.equal(studio.vessels!.length, 4);
     assert.deepEqual(studio.stock, []);
@@ -93,12 +93,12 @@ visit(
       stored!.events.map((e) => e.kind as string),
       ['mixed', 'poured', 'tilted'],
     );
-    await page.goto(`${base}/pour/pour-5`);
+    await follow(page, '/pour/pour-5');
     await page
       .getByText(/^Lay Deep/)
       .first()
       .waitFor();
     await page.getByText('“tilted”, recorded by a later Nerite').waitFor();
-    assert.equal(await exportStudio(page, base), await exportStudio(page, base));
+    assert.equal(await exportStudio(page), await exportStudio(page));
   },
 );

@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { cupMl, exportStudio, openFile, plainServer, until, visit } from './help';
+import { cupMl, exportStudio, openFile, plainServer, replaced, until, visit } from './help';
 
 visit(
   'the whole job: a new panel, its shore, its cups, its pour by the clock, its line in the log, and the file of it',
@@ -140,18 +140,18 @@ visit(
     await page.getByRole('img', { name: /Harbour board: pour/ }).waitFor();
 
     // out, into an empty browser, and out again: the same bytes
-    const text = await exportStudio(page, base);
+    const text = await exportStudio(page);
     assert.ok(text.includes('Harbour board') && text.includes('"undone"'));
     const elsewhere = await plainServer();
     const other = await context.browser()!.newContext({ acceptDownloads: true });
     const empty = await other.newPage();
     await empty.goto(elsewhere);
     await empty.getByText('No piece on the table yet').waitFor();
-    await openFile(empty, elsewhere, text);
+    await openFile(empty, text);
     await empty.getByText(/studio\.json holds 8 pieces and 6 pours/).waitFor();
     await empty.getByRole('button', { name: 'Open it' }).click();
-    await empty.getByText('The studio was replaced').waitFor();
-    assert.equal(await exportStudio(empty, elsewhere), text);
+    await replaced(empty);
+    assert.equal(await exportStudio(empty), text);
     await empty.getByRole('link', { name: 'Pieces' }).click();
     await empty.getByText('Harbour board').first().waitFor();
     await other.close();
