@@ -13,11 +13,13 @@ const root = path.resolve(import.meta.dirname ?? path.dirname(new URL(import.met
 process.chdir(root);
 const [command, ...args] = process.argv.slice(2);
 
-/** Runs a command and shows what it prints; to stderr where stdout is for JSON. */
+/** Where what is printed goes: to stderr where stdout is for JSON. */
+const out = command === 'plan' || command === 'bench' ? process.stderr : process.stdout;
+
+/** Runs a command and shows what it prints. */
 function run(name, what, ...rest) {
-  const quiet = command === 'plan' || command === 'bench';
   const { status, error } = spawnSync(what, rest, {
-    stdio: ['inherit', quiet ? process.stderr : 'inherit', 'inherit'],
+    stdio: ['inherit', out, 'inherit'],
     shell: process.platform === 'win32',
   });
   if (status !== 0 || error) stop(`Stopped: ${name} failed${error ? ` (${error.message})` : ''}.`);
@@ -36,17 +38,24 @@ function hear(output) {
   for (const [, name, ms] of output.matchAll(/^ok \d+ - (.*)\n {2}---\n {2}duration_ms: ([\d.]+)/gm)) took.push([Number(ms) / 1000, name]);
 }
 
-/** Runs scripts one after the other beside other lanes; what each prints is shown whole when it has ended. */
-async function lane(...scripts) {
-  for (const [name, env = {}] of scripts) {
-    const child = spawn('npm', ['run', '--silent', name], { env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
-    let output = '';
-    for (const stream of [child.stdout, child.stderr]) stream.setEncoding('utf8').on('data', (text) => (output += text));
-    const status = await new Promise((resolve) => child.once('exit', resolve));
-    process.stdout.write(output);
-    hear(output);
-    if (status !== 0) stop(`Stopped: ${name} failed.`);
-  }
+/** Runs a script beside others; what it prints is shown whole when it has ended. */
+async function beside(name, env = {}) {
+  const child = spawn('npm', ['run', '--silent', name], { env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+  let output = '';
+  for (const stream of [child.stdout, child.stderr]) stream.setEncoding('utf8').on('data', (text) => (output += text));
+  const status = await new Promise((resolve) => child.once('exit', resolve));
+  out.write(output);
+  hear(output);
+  if (status !== 0) stop(`Stopped: ${name} failed.`);
+}
+
+/** Does jobs in their order, so many at a time. */
+async function inTurn(jobs, atATime) {
+  const next = jobs[Symbol.iterator]();
+  const hand = async () => {
+    for (const job of next) await job();
+  };
+  await Promise.all(Array.from({ length: atATime }, hand));
 }
 
 const hash = createHash('sha256');
@@ -71,10 +80,10 @@ function install() {
   writeFileSync('node_modules/.nerite-lock', stamp);
 }
 
-function build() {
+async function build() {
   const stamp = digest('src', 'static', 'docs/format', 'package-lock.json', 'vite.config.ts', 'svelte.config.js');
   if (stamped('build/.nerite-sources', stamp)) return;
-  run('the build', 'npx', 'vite', 'build', '--logLevel', 'warn');
+  await beside('build');
   writeFileSync('build/.nerite-sources', stamp);
 }
 
@@ -126,8 +135,11 @@ async function freePort(asked) {
   return stop(`No free port from ${wanted} on. Give one in PORT.`);
 }
 
-/** Browser tests run beside each other, so that waiting costs nothing. */
-const LANES = ['1/3', '2/3', '3/3'];
+/** Parts of the browser tests, each with a browser of its own. */
+const LANES = ['1/4', '2/4', '3/4', '4/4'];
+
+/** One more at a time than there are processors here: what waits for a screen leaves them to the others. */
+const AT_A_TIME = 3;
 
 const major = Number(process.versions.node.split('.')[0]);
 if (major < 20) stop(`Nerite needs Node 20.20 or later; this is ${process.versions.node}.`);
@@ -136,7 +148,7 @@ switch (command) {
   case 'demo': {
     install();
     script('generate');
-    build();
+    await build();
     process.env.PORT = String(await freePort(process.env.PORT));
     process.env.NERITE_SAMPLE = '1';
     await serve();
@@ -148,10 +160,15 @@ switch (command) {
     install();
     process.env.CHROMIUM_PATH = await chromium;
     script('generate');
-    // two processors: what needs no browser beside the build, then the browser tests in lanes
-    await Promise.all([lane(['check'], ['lint']), lane(['test:core'])]);
-    build();
-    await Promise.all(LANES.map((LANE) => lane(['test:browser', { LANE }])));
+    const built = build();
+    await inTurn(
+      [
+        () => built,
+        ...['check', 'test:core', 'lint'].map((name) => () => beside(name)),
+        ...LANES.map((LANE) => () => built.then(() => beside('test:browser', { LANE }))),
+      ],
+      AT_A_TIME,
+    );
     console.log(
       `The slowest: ${took
         .sort((a, b) => b[0] - a[0])
@@ -167,7 +184,7 @@ switch (command) {
     install();
     process.env.CHROMIUM_PATH = await browser();
     script('generate');
-    build();
+    await build();
     const { status } = spawnSync(
       process.execPath,
       ['--import', 'tsx', command === 'bench' ? 'tools/bench/index.ts' : 'tools/attack.ts', ...args],

@@ -66,9 +66,17 @@ function expectation(e: ErrorObject): string {
   }
 }
 
-const fromSchema = (e: ErrorObject): Problem => ({
+/** What stands at a JSON pointer (RFC 6901). */
+const at = (document: unknown, pointer: string): unknown =>
+  pointer
+    .split('/')
+    .slice(1)
+    .map((key) => key.replaceAll('~1', '/').replaceAll('~0', '~'))
+    .reduce((value, key) => (value as Record<string, unknown>)[key], document);
+
+const fromSchema = (document: unknown, e: ErrorObject): Problem => ({
   path: e.instancePath,
-  found: e.keyword === 'required' ? 'nothing' : shown(e.data),
+  found: e.keyword === 'required' ? 'nothing' : shown(at(document, e.instancePath)),
   expected: expectation(e),
 });
 
@@ -103,5 +111,5 @@ export function openStudio(text: string): Opened {
 /** What is wrong with a studio of this version, in its shape or, where that is right, in what it names; empty where nothing is. */
 export function problemsOf(studio: unknown): Problem[] {
   if (validateStudio(studio)) return referenceProblems(studio as Studio);
-  return (validateStudio.errors ?? []).filter((e) => e.keyword !== 'if').map(fromSchema);
+  return (validateStudio.errors ?? []).filter((e) => e.keyword !== 'if').map((e) => fromSchema(studio, e));
 }
