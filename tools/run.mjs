@@ -38,12 +38,18 @@ function hear(output) {
   for (const [, name, ms] of output.matchAll(/^ok \d+ - (.*)\n {2}---\n {2}duration_ms: ([\d.]+)/gm)) took.push([Number(ms) / 1000, name]);
 }
 
+const children = new Set();
+// where one fails, none of the others goes on unseen
+process.once('exit', () => children.forEach((child) => child.kill()));
+
 /** Runs a script beside others; what it prints is shown whole when it has ended. */
 async function beside(name, env = {}) {
   const child = spawn('npm', ['run', '--silent', name], { env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+  children.add(child);
   let output = '';
   for (const stream of [child.stdout, child.stderr]) stream.setEncoding('utf8').on('data', (text) => (output += text));
   const status = await new Promise((resolve) => child.once('exit', resolve));
+  children.delete(child);
   out.write(output);
   hear(output);
   if (status !== 0) stop(`Stopped: ${name} failed.`);

@@ -67,16 +67,16 @@ function expectation(e: ErrorObject): string {
 }
 
 /** What stands at a JSON pointer (RFC 6901). */
-const at = (document: unknown, pointer: string): unknown =>
+const at = (root: unknown, pointer: string): unknown =>
   pointer
     .split('/')
     .slice(1)
     .map((key) => key.replaceAll('~1', '/').replaceAll('~0', '~'))
-    .reduce((value, key) => (value as Record<string, unknown>)[key], document);
+    .reduce((value, key) => (value as Record<string, unknown>)[key], root);
 
-const fromSchema = (document: unknown, e: ErrorObject): Problem => ({
+const fromSchema = (root: unknown, e: ErrorObject): Problem => ({
   path: e.instancePath,
-  found: e.keyword === 'required' ? 'nothing' : shown(at(document, e.instancePath)),
+  found: e.keyword === 'required' ? 'nothing' : shown(at(root, e.instancePath)),
   expected: expectation(e),
 });
 
