@@ -54,7 +54,7 @@ visit('what was put aside is saved as it is, and taken off when that is asked tw
   assert.deepEqual([row.id, row.shape], ['kelp-cove-1', null]);
   await page.getByRole('button', { name: 'Remove it' }).click();
   await page.getByRole('alertdialog').getByRole('button', { name: 'Remove it' }).click();
-  await page.getByText('Put aside').waitFor({ state: 'detached' });
+  await page.getByRole('heading', { name: 'Put aside' }).waitFor({ state: 'detached' });
   assert.equal((await all(page, 'aside')).length, 0);
 });
 
