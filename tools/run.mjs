@@ -44,7 +44,11 @@ process.once('exit', () => children.forEach((child) => child.kill()));
 
 /** Runs a script beside others; what it prints is shown whole when it has ended. */
 async function beside(name, env = {}) {
-  const child = spawn('npm', ['run', '--silent', name], { env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn('npm', ['run', '--silent', name], {
+    env: { ...process.env, ...env },
+    stdio: ['ignore', 'pipe', 'pipe'],
+    shell: process.platform === 'win32',
+  });
   children.add(child);
   let output = '';
   for (const stream of [child.stdout, child.stderr]) stream.setEncoding('utf8').on('data', (text) => (output += text));
@@ -94,7 +98,7 @@ async function build() {
 }
 
 /** Names it goes by, the one without windows first: a window of the whole browser costs a second before it shows a page. */
-const BROWSERS = ['chromium-headless-shell', 'chromium', 'chromium-browser', 'google-chrome'];
+const BROWSERS = ['chromium-headless-shell', 'chromium', 'chromium-browser'];
 
 /** Where the browser for the tests is: CHROMIUM_PATH, or one on the path, or installed by apt-get where that may be done. */
 async function browser() {
