@@ -72,6 +72,15 @@ visit('a file of the wrong kind, from a later version, or broken inside changes 
     await page.getByText(says).waitFor();
   }
   assert.equal(await exportStudio(page), text);
+
+  // on a phone a name without an end breaks off at the edge
+  const endless = JSON.stringify({ ...studio, pieces: [{ ...studio.pieces[0], name: 'x'.repeat(500) }, ...studio.pieces.slice(1)] });
+  await page.setViewportSize({ width: 390, height: 844 });
+  await openFile(page, endless, 'letter.json');
+  const said = page.getByRole('alert').filter({ hasText: 'At /pieces/0/name: found "xxx' });
+  await said.waitFor();
+  const { x, width } = (await said.boundingBox())!;
+  assert.ok(x + width <= 390, `it ends at ${x + width} px`);
 });
 
 /** A disk that is full while window.__full is set. */

@@ -106,7 +106,7 @@
       </div>
     {/if}
     {#if problems.length}
-      <div role="alert" class="border-l-3 border-buoy pl-3">
+      <div role="alert" class="border-l-3 border-buoy pl-3 wrap-anywhere">
         <p class="font-bold">{fileName} was not opened, and nothing was changed.</p>
         <ul class="mt-1 text-[13px]">
           {#each problems.slice(0, 6) as problem, i (i)}<li>{writeProblem(problem)}</li>{/each}
