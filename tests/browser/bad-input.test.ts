@@ -4,8 +4,8 @@ import { cupMl, exportStudio, follow, openFile, until, visit } from './help';
 visit(
   'a board of 40 m, a side in inchs, a name left out: each says what would be right, and what was typed stays',
   {},
-  async ({ page, base }) => {
-    await page.goto(`${base}/pieces/new`);
+  async ({ page }) => {
+    await follow(page, '/pieces/new');
     await page.getByLabel('Width').fill('40 m');
     await page.getByLabel('Height').fill('12 inchs');
     await page.getByLabel('Thickness of the board').fill('-3');
@@ -22,8 +22,8 @@ visit(
   },
 );
 
-visit('a room at −10 °C, in the settings and at the start of a pour', {}, async ({ page, base }) => {
-  await page.goto(`${base}/settings`);
+visit('a room at −10 °C, in the settings and at the start of a pour', {}, async ({ page }) => {
+  await follow(page, '/settings');
   await page.getByLabel('By day').fill('−10 °C');
   await page.keyboard.press('Enter');
   await page.getByText('A room of −10 °C is outside what can be planned. Give 5 °C to 40 °C.').waitFor();
@@ -37,8 +37,8 @@ visit('a room at −10 °C, in the settings and at the start of a pour', {}, asy
   assert.match(page.url(), /\/pieces\/kelp-cove-1$/);
 });
 
-visit('a film of nothing, of letters, of 90 mm', {}, async ({ page, base }) => {
-  await page.goto(`${base}/pieces/kelp-cove-1`);
+visit('a film of nothing, of letters, of 90 mm', {}, async ({ page }) => {
+  await follow(page, '/pieces/kelp-cove-1');
   await page.getByRole('button', { name: /^2 Sea, five tints/ }).click();
   const before = await cupMl(page, 'Deep');
   const film = page.getByLabel('film');
@@ -94,10 +94,10 @@ const fullDisk = `for (const method of ['put', 'add']) {
 
 visit(
   'a full disk: it is said, what was done stays on screen, and goes along with the next edit',
-  { allow: /quota/i },
-  async ({ page, base, context }) => {
+  { allow: /quota/i, alone: true },
+  async ({ page, context }) => {
     await context.addInitScript(fullDisk);
-    await page.goto(`${base}/pieces/kelp-cove-1`);
+    await follow(page, '/pieces/kelp-cove-1');
     const point = page.getByRole('slider', { name: 'Shoreline, point 2 of 5' });
     const before = await point.getAttribute('aria-valuenow');
     await page.evaluate('globalThis.__full = true');
@@ -134,10 +134,10 @@ visit(
 
 visit(
   'a full disk at the bench: an event that could not be stored is not shown as done',
-  { allow: /quota/i },
-  async ({ page, base, context }) => {
+  { allow: /quota/i, alone: true },
+  async ({ page, context }) => {
     await context.addInitScript(fullDisk);
-    await page.goto(`${base}/pieces/kelp-cove-1`);
+    await follow(page, '/pieces/kelp-cove-1');
     await page.getByRole('button', { name: 'Start the pour' }).click();
     await page.getByRole('button', { name: 'Start', exact: true }).click();
     await page.getByText('Bring A and B together').first().waitFor();
@@ -151,8 +151,8 @@ visit(
   },
 );
 
-visit('a slip at the scale is sized before A and B meet', {}, async ({ page, base }) => {
-  await page.goto(`${base}/pieces/kelp-cove-1`);
+visit('a slip at the scale is sized before A and B meet', {}, async ({ page }) => {
+  await follow(page, '/pieces/kelp-cove-1');
   await page.getByRole('button', { name: 'Start the pour' }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await page.getByLabel('A weighed').fill('124.6');

@@ -8,9 +8,7 @@ import { coated, empty, piece } from '../factories';
 const panel = (change: Partial<Piece> = {}): Piece => piece({ id: 'panel', name: 'Harbour board', ...change });
 
 /** Opens a studio with one piece, and the piece. */
-async function lay(page: Page, base: string, piece: Piece, change: Partial<Studio> = {}): Promise<void> {
-  await page.goto(base);
-  await page.getByText('No piece on the table yet').waitFor();
+async function lay(page: Page, piece: Piece, change: Partial<Studio> = {}): Promise<void> {
   await openFile(page, writeStudio({ ...empty, ...change, pieces: [piece] }));
   await page.getByRole('button', { name: 'Open it' }).click();
   await replaced(page);
@@ -61,8 +59,8 @@ const order = (steps: { says: string }[], ...says: RegExp[]): void => {
 };
 const server = { server: plainServer, allow: /404/ };
 
-visit('a piece with white first: the white, then the clear over it, then heat, and the log says so', server, async ({ page, base }) => {
-  await lay(page, base, coated(panel(), { wave: { under: 'white first', heat: 'torch then air' } }));
+visit('a piece with white first: the white, then the clear over it, then heat, and the log says so', server, async ({ page }) => {
+  await lay(page, coated(panel(), { wave: { under: 'white first', heat: 'torch then air' } }));
   await begin(page);
   const steps = await pourAll(page);
   order(
@@ -78,8 +76,8 @@ visit('a piece with white first: the white, then the clear over it, then heat, a
   assert.match(log, /White laid[\s\S]*Clear laid over the white[\s\S]*Torch flicked over it/);
 });
 
-visit('a piece with a bare gap: the tint stops short, white fills it, and no clear is asked for', server, async ({ page, base }) => {
-  await lay(page, base, coated(panel(), { wave: { under: 'gap' } }));
+visit('a piece with a bare gap: the tint stops short, white fills it, and no clear is asked for', server, async ({ page }) => {
+  await lay(page, coated(panel(), { wave: { under: 'gap' } }));
   await begin(page);
   assert.equal(await page.getByRole('list', { name: 'Cups' }).getByText('Clear held back').count(), 0);
   const steps = await pourAll(page);
@@ -92,9 +90,9 @@ visit('a piece with a bare gap: the tint stops short, white fills it, and no cle
 visit(
   'a piece with dry sand and shells: pressed in after its clear, no heat on it, and the shells at the end',
   server,
-  async ({ page, base }) => {
+  async ({ page }) => {
     const shelled = withDressing(withDressing(coated(panel(), { sand: { how: 'pressed in' } as Partial<SandCoat> }), 'shell'), 'shell');
-    await lay(page, base, shelled);
+    await lay(page, shelled);
     await begin(page);
     const steps = await pourAll(page);
     order(
@@ -114,8 +112,8 @@ visit(
   },
 );
 
-visit('two boards of a kind: every amount says what one of them gets', server, async ({ page, base }) => {
-  await lay(page, base, panel({ count: 2 }), { settings: { ...empty.settings, volume: 'fl oz', length: 'in', temperature: '°F' } });
+visit('two boards of a kind: every amount says what one of them gets', server, async ({ page }) => {
+  await lay(page, panel({ count: 2 }), { settings: { ...empty.settings, volume: 'fl oz', length: 'in', temperature: '°F' } });
   await begin(page);
   const steps = await pourAll(page);
   const deep = steps.find((s) => /Lay Deep/.test(s.says))!;
@@ -125,8 +123,8 @@ visit('two boards of a kind: every amount says what one of them gets', server, a
   assert.match(deep.all, /in² a board/);
 });
 
-visit('a pour started by mistake is abandoned with a reason, and the piece stands as before', server, async ({ page, base }) => {
-  await lay(page, base, panel({ pourAt: '2031-05-04T09:00:00.000Z' }));
+visit('a pour started by mistake is abandoned with a reason, and the piece stands as before', server, async ({ page }) => {
+  await lay(page, panel({ pourAt: '2031-05-04T09:00:00.000Z' }));
   await begin(page);
   await page.getByText('Bring A and B together, and press as they meet.').waitFor();
   await page.getByRole('button', { name: 'Abandon it' }).click();
@@ -139,7 +137,7 @@ visit('a pour started by mistake is abandoned with a reason, and the piece stand
   await page.waitForURL('**/log/**');
   await page.getByText(/Abandoned at/).waitFor();
   await page.getByText('the wrong board').waitFor();
-  await page.goto(`${base}/pieces/panel`);
+  await follow(page, '/pieces/panel');
   await page.getByText(/^Planned for/).waitFor();
   await page.getByRole('button', { name: 'Start the pour' }).click();
   await page.getByRole('dialog', { name: 'Pour 1 of Harbour board' }).waitFor();
@@ -154,8 +152,8 @@ visit('a pour started by mistake is abandoned with a reason, and the piece stand
 visit(
   'the start dialog: its way out starts nothing, and a warmer bench shows what changes before anything is mixed',
   server,
-  async ({ page, base }) => {
-    await lay(page, base, panel());
+  async ({ page }) => {
+    await lay(page, panel());
     await page.getByRole('button', { name: 'Start the pour' }).click();
     await page.getByLabel('Temperature at the bench now').fill('30 C');
     await page.getByText('The bench is warmer than planned.').waitFor();
@@ -165,13 +163,13 @@ visit(
     await page.getByRole('button', { name: 'Not yet' }).click();
     await page.getByRole('dialog').waitFor({ state: 'detached' });
     assert.match(page.url(), /\/pieces\/panel$/);
-    await page.goto(`${base}/log`);
+    await follow(page, '/log');
     await page.getByText('Nothing poured yet').waitFor();
   },
 );
 
-visit('the next pour is offered; one over a tacky film, or out of turn, says what lies below and asks', server, async ({ page, base }) => {
-  await lay(page, base, panel());
+visit('the next pour is offered; one over a tacky film, or out of turn, says what lies below and asks', server, async ({ page }) => {
+  await lay(page, panel());
   await page.getByRole('button', { name: 'Start the pour' }).click();
   await page.getByLabel('Which pour').selectOption('1');
   await page.getByText('Still to be poured below it: Sand, Sea, five tints, Wave.').waitFor();
@@ -180,7 +178,7 @@ visit('the next pour is offered; one over a tacky film, or out of turn, says wha
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await page.waitForURL('**/pour/**');
   await pourAll(page);
-  await page.goto(`${base}/pieces/panel`);
+  await follow(page, '/pieces/panel');
   await page.getByRole('button', { name: 'Start the pour' }).click();
   await page.getByRole('dialog', { name: 'Pour 2 of Harbour board' }).waitFor();
   await page.getByText(/^What lies below is still tacky, until/).waitFor();
@@ -192,9 +190,9 @@ visit('the next pour is offered; one over a tacky film, or out of turn, says wha
 visit(
   'every weight is stored as it is taken: a reload at the scale goes on, and one batch’s weights are not the next one’s',
   server,
-  async ({ page, base }) => {
+  async ({ page }) => {
     const own = coated(panel(), { wave: { ownBatch: true } as Partial<WaveCoat> });
-    await lay(page, base, own);
+    await lay(page, own);
     await begin(page);
     await page.getByRole('link', { name: 'At the scale' }).click();
     const wanted = Number(/to ([\d.]+) g/.exec(await page.getByText(/^Pour A to/).innerText())![1]);

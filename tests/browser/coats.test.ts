@@ -13,8 +13,8 @@ const order = async (page: Page): Promise<string[]> =>
       .allInnerTexts()
   ).filter((t) => t !== 'why');
 
-visit('coats are put in another order by drag, by Alt with the arrow keys, and by Up and Down', {}, async ({ page, base }) => {
-  await page.goto(base + cove);
+visit('coats are put in another order by drag, by Alt with the arrow keys, and by Up and Down', {}, async ({ page }) => {
+  await follow(page, cove);
   await coat(page, /^6 Clear top/).waitFor();
   const first = await order(page);
   assert.equal(first.length, 6);
@@ -57,8 +57,8 @@ visit('coats are put in another order by drag, by Alt with the arrow keys, and b
   await coat(page, /^5 Clear top/).waitFor();
 });
 
-visit('a coat is laid twice, over a part of the board, and each choice moves its cups', {}, async ({ page, base }) => {
-  await page.goto(base + cove);
+visit('a coat is laid twice, over a part of the board, and each choice moves its cups', {}, async ({ page }) => {
+  await follow(page, cove);
   await coat(page, /^4 Glaze/).click();
   const whole = await cupMl(page, 'Glaze');
   await page.getByRole('combobox', { name: /^over/ }).selectOption('deep');
@@ -86,8 +86,8 @@ visit('a coat is laid twice, over a part of the board, and each choice moves its
   await coat(page, /^7 Clear top/).waitFor();
 });
 
-visit('the schools: the usual is marked, its reason one tap away, and another way changes the plan', {}, async ({ page, base }) => {
-  await page.goto(base + cove);
+visit('the schools: the usual is marked, its reason one tap away, and another way changes the plan', {}, async ({ page }) => {
+  await follow(page, cove);
   await coat(page, /^3 Wave/).click();
   const under = page.getByLabel('under the white', { exact: true });
   assert.match(await under.locator('option').first().innerText(), /clear barrier \(usual\)/);
@@ -106,8 +106,8 @@ visit('the schools: the usual is marked, its reason one tap away, and another wa
   await page.getByText('Glaze goes over a wave with silicone.').waitFor();
 });
 
-visit('section, coats and cups are linked, and either end of the cut is moved by mouse and keyboard', {}, async ({ page, base }) => {
-  await page.goto(base + cove);
+visit('section, coats and cups are linked, and either end of the cut is moved by mouse and keyboard', {}, async ({ page }) => {
+  await follow(page, cove);
   const section = page.getByRole('group', { name: /^Section from A to B/ });
   await section.waitFor();
   // its name stands where it is thickest, and lets a click through
@@ -133,8 +133,8 @@ visit('section, coats and cups are linked, and either end of the cut is moved by
   await until(name, (n) => n !== dragged, 'nudged');
 });
 
-visit('a cup marks its part of the chart, and a part of the chart chooses its coat', {}, async ({ page, base }) => {
-  await page.goto(base + cove);
+visit('a cup marks its part of the chart, and a part of the chart chooses its coat', {}, async ({ page }) => {
+  await follow(page, cove);
   const marks = page.locator('svg[aria-label^="Chart of"] path.stroke-buoy\\/60');
   await page.getByRole('region', { name: /^Cups/ }).getByRole('button', { name: 'Deep' }).click();
   await until(
@@ -147,8 +147,8 @@ visit('a cup marks its part of the chart, and a part of the chart chooses its co
   assert.equal(await coat(page, /^1 Sand/).getAttribute('aria-expanded'), 'true');
 });
 
-visit('hours of preparation changed in the settings reach the board’s work list', {}, async ({ page, base }) => {
-  await page.goto(`${base}/settings`);
+visit('hours of preparation changed in the settings reach the board’s work list', {}, async ({ page }) => {
+  await follow(page, '/settings');
   const gesso = page.getByLabel('A coat of gesso');
   await gesso.fill('2,5 h');
   await page.keyboard.press('Enter');
@@ -164,8 +164,8 @@ visit('hours of preparation changed in the settings reach the board’s work lis
   await page.getByText(/gesso 3 times.*7\.5 h/).waitFor();
 });
 
-visit('the keyboard stays with what was moved, added or taken off', {}, async ({ page, base }) => {
-  await page.goto(base + cove);
+visit('the keyboard stays with what was moved, added or taken off', {}, async ({ page }) => {
+  await follow(page, cove);
   const focused = (): Promise<string> =>
     page.evaluate(() => {
       const at = (globalThis as unknown as { document: { activeElement: { getAttribute(n: string): string | null; innerText?: string } } })

@@ -11,11 +11,14 @@ const screens = ['/pieces/kelp-cove-3', '/tints', '/mix', '/log', '/shelf'];
 // each by itself is put aside in tests/core/store; here the screens go on without what is gone
 for (const damages of [damagedRows, ...damagedHabits.map((damage) => [damage])]) {
   const name = damages.length > 1 ? 'a damage in every table' : damages[0]!.name;
-  visit(`${name} is put aside, and every screen works`, { allow: /./ }, async ({ page, base }) => {
-    await page.goto(`${base}/pieces`);
+  visit(`${name} is put aside, and every screen works`, { allow: /./ }, async ({ page }) => {
+    await follow(page, '/settings');
+    const putAside = page.getByRole('button', { name: 'Save it as it is' });
+    const before = await putAside.count();
+    await follow(page, '/pieces');
     await page.getByText('Kelp Cove III').first().waitFor();
     for (const damage of damages) await spoil(page, damage);
-    await page.goto(`${base}/pieces`);
+    await page.goto('/pieces');
     const aside = damages.reduce((sum, damage) => sum + damage.aside, 0);
     if (aside) await page.getByText('could not be read and').waitFor();
     for (const path of screens) {
@@ -29,8 +32,8 @@ for (const damages of [damagedRows, ...damagedHabits.map((damage) => [damage])])
     await follow(page, '/settings');
     await page.getByRole('button', { name: 'Export the studio' }).waitFor();
     await until(
-      () => page.getByRole('button', { name: 'Save it as it is' }).count(),
-      (n) => n === aside,
+      () => putAside.count(),
+      (n) => n === before + aside,
       'put aside',
     );
     const opened = openStudio(await exportStudio(page));
@@ -38,29 +41,33 @@ for (const damages of [damagedRows, ...damagedHabits.map((damage) => [damage])])
   });
 }
 
-visit('what was put aside is saved as it is, and taken off when that is asked twice', { allow: /./ }, async ({ page, base }) => {
-  await page.goto(`${base}/pieces`);
-  await page.getByText('Kelp Cove III').first().waitFor();
-  await spoil(
-    page,
-    damagedRows.find((damage) => damage.of === 'kelp-cove-1')!,
-  );
-  await page.goto(`${base}/settings`);
-  await page.getByText('Kelp Cove I, a piece').waitFor();
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save it as it is' }).click()]);
-  const chunks: Buffer[] = [];
-  for await (const chunk of await file.createReadStream()) chunks.push(chunk as Buffer);
-  const row = JSON.parse(Buffer.concat(chunks).toString()) as { id: string; shape: unknown };
-  assert.deepEqual([row.id, row.shape], ['kelp-cove-1', null]);
-  await page.getByRole('button', { name: 'Remove it' }).click();
-  await page.getByRole('alertdialog').getByRole('button', { name: 'Remove it' }).click();
-  await page.getByRole('heading', { name: 'Put aside' }).waitFor({ state: 'detached' });
-  assert.equal((await all(page, 'aside')).length, 0);
-});
+visit(
+  'what was put aside is saved as it is, and taken off when that is asked twice',
+  { allow: /./, alone: true },
+  async ({ page, base }) => {
+    await page.goto(`${base}/pieces`);
+    await page.getByText('Kelp Cove III').first().waitFor();
+    await spoil(
+      page,
+      damagedRows.find((damage) => damage.of === 'kelp-cove-1')!,
+    );
+    await page.goto(`${base}/settings`);
+    await page.getByText('Kelp Cove I, a piece').waitFor();
+    const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save it as it is' }).click()]);
+    const chunks: Buffer[] = [];
+    for await (const chunk of await file.createReadStream()) chunks.push(chunk as Buffer);
+    const row = JSON.parse(Buffer.concat(chunks).toString()) as { id: string; shape: unknown };
+    assert.deepEqual([row.id, row.shape], ['kelp-cove-1', null]);
+    await page.getByRole('button', { name: 'Remove it' }).click();
+    await page.getByRole('alertdialog').getByRole('button', { name: 'Remove it' }).click();
+    await page.getByRole('heading', { name: 'Put aside' }).waitFor({ state: 'detached' });
+    assert.equal((await all(page, 'aside')).length, 0);
+  },
+);
 
 visit(
   'a studio of a later version is left alone, saved as it is, and given up only when that is asked',
-  { allow: /./ },
+  { allow: /./, alone: true },
   async ({ page, base }) => {
     await page.goto(`${base}/pieces`);
     await page.getByText('Kelp Cove III').first().waitFor();
@@ -92,58 +99,58 @@ visit(
   },
 );
 
-visit('a studio that does not open is said to be held after ten seconds', { server: plainServer }, async ({ page, base, context }) => {
-  await context.addInitScript(`const open = IDBFactory.prototype.open;
-    IDBFactory.prototype.open = function (...args) { return String(args[0]) === 'nerite' ? { addEventListener() {} } : open.apply(this, args); };`);
-  await page.clock.install();
-  await page.goto(`${base}/pieces`);
-  await page.getByText('Opening the studio').waitFor();
-  assert.equal(await page.getByText('Nerite still waits for the browser').count(), 0);
-  await page.clock.fastForward('00:10');
-  await page.getByText('Nerite still waits for the browser').waitFor();
-});
-
 visit(
-  'one slope on two coats, two tints of a name, two waves in one pour beside another piece: no screen ends',
-  {},
-  async ({ page, base }) => {
+  'a studio that does not open is said to be held after ten seconds',
+  { server: plainServer, alone: true },
+  async ({ page, base, context }) => {
+    await context.addInitScript(`const open = IDBFactory.prototype.open;
+    IDBFactory.prototype.open = function (...args) { return String(args[0]) === 'nerite' ? { addEventListener() {} } : open.apply(this, args); };`);
+    await page.clock.install();
     await page.goto(`${base}/pieces`);
-    await page.getByText('Kelp Cove III').first().waitFor();
-    type Coat = Record<string, unknown> & { id: string; kind: string; tints?: { name: string }[] };
-    const pieces = await all<{ id: string; coats: Coat[] }>(page, 'pieces');
-    const piece = pieces.find((p) => p.id === 'kelp-cove-1')!;
-    const twice = piece.coats.flatMap((coat): Coat[] => {
-      if (coat.kind === 'sea') {
-        const tints = coat.tints!.map((t) => ({ ...t, name: 'Blue' }));
-        const sea = { ...coat, tints, slopeId: 'slack-water' };
-        return [sea, { ...sea, id: `${coat.id}-again` }];
-      }
-      return coat.kind === 'wave' ? [coat, { ...coat, id: `${coat.id}-again`, samePour: true }] : [coat];
-    });
-    await put(page, 'pieces', { ...piece, coats: twice });
-    await page.goto(`${base}/pieces/kelp-cove-1`);
-    const paths = [
-      '/pieces/kelp-cove-1',
-      '/pieces/kelp-cove-1/print',
-      '/pieces/kelp-cove-1/print?what=template',
-      '/mix?with=kelp-cove-1:1,kelp-cove-2:0',
-      '/mix?with=kelp-cove-1:0,kelp-cove-2:0',
-      '/mix/sheet?with=kelp-cove-1:1,kelp-cove-2:0',
-      '/tints?slope=slack-water',
-    ];
-    for (const path of paths) {
-      await follow(page, path);
-      assert.equal(await page.getByText('could not be shown').count(), 0, path);
-    }
-    await follow(page, '/pieces/kelp-cove-1');
-    for (const tab of ['The batch on the clock']) await page.getByRole('tab', { name: tab }).click();
-    assert.equal(await page.getByText('could not be shown').count(), 0);
+    await page.getByText('Opening the studio').waitFor();
+    assert.equal(await page.getByText('Nerite still waits for the browser').count(), 0);
+    await page.clock.fastForward('00:10');
+    await page.getByText('Nerite still waits for the browser').waitFor();
   },
 );
 
+visit('one slope on two coats, two tints of a name, two waves in one pour beside another piece: no screen ends', {}, async ({ page }) => {
+  await follow(page, '/pieces');
+  await page.getByText('Kelp Cove III').first().waitFor();
+  type Coat = Record<string, unknown> & { id: string; kind: string; tints?: { name: string }[] };
+  const pieces = await all<{ id: string; coats: Coat[] }>(page, 'pieces');
+  const piece = pieces.find((p) => p.id === 'kelp-cove-1')!;
+  const twice = piece.coats.flatMap((coat): Coat[] => {
+    if (coat.kind === 'sea') {
+      const tints = coat.tints!.map((t) => ({ ...t, name: 'Blue' }));
+      const sea = { ...coat, tints, slopeId: 'slack-water' };
+      return [sea, { ...sea, id: `${coat.id}-again` }];
+    }
+    return coat.kind === 'wave' ? [coat, { ...coat, id: `${coat.id}-again`, samePour: true }] : [coat];
+  });
+  await put(page, 'pieces', { ...piece, coats: twice });
+  await page.goto('/pieces/kelp-cove-1');
+  const paths = [
+    '/pieces/kelp-cove-1',
+    '/pieces/kelp-cove-1/print',
+    '/pieces/kelp-cove-1/print?what=template',
+    '/mix?with=kelp-cove-1:1,kelp-cove-2:0',
+    '/mix?with=kelp-cove-1:0,kelp-cove-2:0',
+    '/mix/sheet?with=kelp-cove-1:1,kelp-cove-2:0',
+    '/tints?slope=slack-water',
+  ];
+  for (const path of paths) {
+    await follow(page, path);
+    assert.equal(await page.getByText('could not be shown').count(), 0, path);
+  }
+  await follow(page, '/pieces/kelp-cove-1');
+  for (const tab of ['The batch on the clock']) await page.getByRole('tab', { name: tab }).click();
+  assert.equal(await page.getByText('could not be shown').count(), 0);
+});
+
 /** The sample with another shoreline on a piece that has a planned time. */
-async function withShore(page: Page, base: string, points: { x: number; y: number }[]): Promise<void> {
-  await page.goto(`${base}/pieces`);
+async function withShore(page: Page, points: { x: number; y: number }[]): Promise<void> {
+  await follow(page, '/pieces');
   await page.getByText('Kelp Cove III').first().waitFor();
   type Piece = Record<string, unknown> & { sea: Record<string, unknown> };
   const piece = (await all<Piece>(page, 'pieces')).find((p) => p['id'] === 'kelp-cove-1')!;
@@ -155,13 +162,13 @@ async function withShore(page: Page, base: string, points: { x: number; y: numbe
   });
 }
 
-visit('a point moved so that the shoreline doubles back along the edge: every screen goes on', {}, async ({ page, base }) => {
-  await withShore(page, base, [
+visit('a point moved so that the shoreline doubles back along the edge: every screen goes on', {}, async ({ page }) => {
+  await withShore(page, [
     { x: 100, y: 300 },
     { x: 300, y: 270 },
     { x: 50, y: 300 },
   ]);
-  await page.goto(`${base}/pieces/kelp-cove-1`);
+  await page.goto('/pieces/kelp-cove-1');
   const point = page.getByRole('slider', { name: 'Shoreline, point 2 of 3' });
   await point.focus();
   const down = page.getByLabel('down', { exact: true });
@@ -177,12 +184,12 @@ visit('a point moved so that the shoreline doubles back along the edge: every sc
   }
 });
 
-visit('a curve too tangled to be cut is named; the last good drawing stays, and nothing is stored', {}, async ({ page, base }) => {
-  await withShore(page, base, snarl(1).shoreline);
+visit('a curve too tangled to be cut is named; the last good drawing stays, and nothing is stored', {}, async ({ page }) => {
+  await withShore(page, snarl(1).shoreline);
   type Piece = Record<string, unknown> & { sea: { edges: unknown[] } };
   const piece = (await all<Piece>(page, 'pieces')).find((p) => p['id'] === 'kelp-cove-1')!;
   await put(page, 'pieces', { ...piece, sea: snarl(1, piece.sea.edges.length + 1) });
-  await page.goto(`${base}/pieces/kelp-cove-1`);
+  await page.goto('/pieces/kelp-cove-1');
   await page.getByText('Kelp Cove I cannot be drawn').waitFor();
   await page.getByText(/crosses itself too often to be cut into cups/).waitFor();
   await follow(page, '/pieces');
@@ -206,7 +213,7 @@ visit('a curve too tangled to be cut is named; the last good drawing stays, and 
 
 visit(
   'a studio that does not fit the disk is said before anything is touched',
-  { allow: /needs about/ },
+  { allow: /needs about/, alone: true },
   async ({ page, base, context }) => {
     await context.addInitScript('navigator.storage.estimate = async () => ({ quota: 1000, usage: 900 })');
     await page.goto(`${base}/pieces`);

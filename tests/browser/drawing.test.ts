@@ -12,8 +12,8 @@ const middle = async (at: Locator): Promise<[number, number]> => {
 const down = async (at: Locator): Promise<number> => Number(await at.getAttribute('aria-valuenow'));
 const tool = (page: Page, name: string): Promise<void> => page.getByRole('tab', { name, exact: true }).click();
 
-visit('by mouse: a double click puts a point on the curve, and a drag moves it with its cups', {}, async ({ page, base }) => {
-  await page.goto(base + cove);
+visit('by mouse: a double click puts a point on the curve, and a drag moves it with its cups', {}, async ({ page }) => {
+  await follow(page, cove);
   const before = await cupMl(page, 'Sand');
   const [ax, ay] = await middle(point(page, 2, 5));
   const [bx, by] = await middle(point(page, 3, 5));
@@ -36,8 +36,8 @@ visit('by mouse: a double click puts a point on the curve, and a drag moves it w
   assert.equal(await cupMl(page, 'Sand'), before);
 });
 
-visit('by keyboard: points are added, nudged by 1 and 10 mm, typed as numbers and taken off', {}, async ({ page, base }) => {
-  await page.goto(base + cove);
+visit('by keyboard: points are added, nudged by 1 and 10 mm, typed as numbers and taken off', {}, async ({ page }) => {
+  await follow(page, cove);
   await point(page, 2, 5).focus();
   const start = await down(point(page, 2, 5));
   await page.keyboard.press('ArrowDown');
@@ -70,9 +70,9 @@ visit('by keyboard: points are added, nudged by 1 and 10 mm, typed as numbers an
 
 visit(
   'by touch: one finger drags a point, two zoom, one pans, and the board is shown whole again',
-  { size: { width: 1024, height: 768 } },
-  async ({ page, base, context }) => {
-    await page.goto(base + cove);
+  { size: { width: 1024, height: 768 }, alone: true },
+  async ({ page, context }) => {
+    await follow(page, cove);
     const hand = await context.newCDPSession(page);
     await hand.send('Emulation.setTouchEmulationEnabled', { enabled: true, maxTouchPoints: 5 });
     const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', ...at: [number, number][]): Promise<unknown> =>
@@ -117,8 +117,8 @@ visit(
   },
 );
 
-visit('what is drawn means something to the plan: island, wave at sea, edge of the resin, gravel, dry sand', {}, async ({ page, base }) => {
-  await page.goto(base + cove);
+visit('what is drawn means something to the plan: island, wave at sea, edge of the resin, gravel, dry sand', {}, async ({ page }) => {
+  await follow(page, cove);
   const sand = await cupMl(page, 'Sand');
   await tool(page, 'Add');
   await page.getByRole('button', { name: 'island', exact: true }).click();
@@ -160,8 +160,8 @@ visit('what is drawn means something to the plan: island, wave at sea, edge of t
   await page.getByText('Bare', { exact: true }).waitFor({ state: 'detached' });
 });
 
-visit('the whole sea: four to start from, mirrored, turned, parted, copied from another piece', {}, async ({ page, base }) => {
-  await page.goto(base + cove);
+visit('the whole sea: four to start from, mirrored, turned, parted, copied from another piece', {}, async ({ page }) => {
+  await follow(page, cove);
   await tool(page, 'Sea');
   const shores = new Set<string>();
   const outline = (): Promise<string> => page.locator('svg[aria-label^="Chart of"] path[fill-rule]').first().getAttribute('d').then(String);
@@ -185,8 +185,8 @@ visit('the whole sea: four to start from, mirrored, turned, parted, copied from 
   );
 });
 
-visit('a snap holds dragged points to its grid', {}, async ({ page, base }) => {
-  await page.goto(base + cove);
+visit('a snap holds dragged points to its grid', {}, async ({ page }) => {
+  await follow(page, cove);
   await page.getByLabel('snap').selectOption({ label: '10 mm' });
   const [x, y] = await middle(point(page, 4, 5));
   await page.mouse.move(x, y);
@@ -200,8 +200,8 @@ visit('a snap holds dragged points to its grid', {}, async ({ page, base }) => {
   );
 });
 
-visit('curves that cross are named, and so is one that meets a hole', {}, async ({ page, base }) => {
-  await page.goto(base + cove);
+visit('curves that cross are named, and so is one that meets a hole', {}, async ({ page }) => {
+  await follow(page, cove);
   await page.getByRole('button', { name: 'edge between Offshore and Deep' }).click();
   await page.getByRole('slider', { name: 'edge between Offshore and Deep, point 3 of 5' }).focus();
   for (let i = 0; i < 12; i++) await page.keyboard.press('Shift+ArrowDown');
@@ -215,8 +215,8 @@ visit('curves that cross are named, and so is one that meets a hole', {}, async 
   await page.getByText('The shore runs over a hole that stays open.').waitFor();
 });
 
-visit('a dressing is set, sized, dragged, and what it takes is said', {}, async ({ page, base }) => {
-  await page.goto(`${base}/pieces/ferry-tray`);
+visit('a dressing is set, sized, dragged, and what it takes is said', {}, async ({ page }) => {
+  await follow(page, '/pieces/ferry-tray');
   await tool(page, 'Dressing');
   await page.getByRole('button', { name: 'shell', exact: true }).click();
   await page.getByLabel('high').fill('30 mm');

@@ -4,7 +4,7 @@ import { cupMl, cupRow, follow, until, visit } from './help';
 const cove = '/pieces/kelp-cove-1';
 
 visit('a film given as coverage is a film, and undo survives going elsewhere and a reload', {}, async ({ page, base }) => {
-  await page.goto(base + cove);
+  await follow(page, cove);
   await page.getByRole('button', { name: /^2 Sea, five tints/ }).click();
   const before = await cupMl(page, 'Deep');
   await page.getByLabel('film').fill('30 ml/100cm²');
@@ -40,7 +40,7 @@ visit('a film given as coverage is a film, and undo survives going elsewhere and
 });
 
 visit('a second tab sees the change', {}, async ({ page, base, context }) => {
-  await page.goto(base + cove);
+  await follow(page, cove);
   const second = await context.newPage();
   await second.goto(base + cove);
   const before = await cupMl(second, 'Sand');
@@ -60,8 +60,8 @@ visit('a second tab sees the change', {}, async ({ page, base, context }) => {
   );
 });
 
-visit('a tint edge is chosen and moved by keyboard, and held at the board’s edge with a sentence', {}, async ({ page, base }) => {
-  await page.goto(base + cove);
+visit('a tint edge is chosen and moved by keyboard, and held at the board’s edge with a sentence', {}, async ({ page }) => {
+  await follow(page, cove);
   await page.getByRole('button', { name: 'edge between Offshore and Deep' }).focus();
   await page.keyboard.press('Enter');
   const point = page.getByRole('slider', { name: 'edge between Offshore and Deep, point 4 of 5' });
@@ -77,8 +77,8 @@ visit('a tint edge is chosen and moved by keyboard, and held at the board’s ed
   assert.ok((await cupMl(page, 'Deep')) < before);
 });
 
-visit('a shoreline dragged off the board stays on it; where it leaves no beach, that is said', {}, async ({ page, base }) => {
-  await page.goto(base + cove);
+visit('a shoreline dragged off the board stays on it; where it leaves no beach, that is said', {}, async ({ page }) => {
+  await follow(page, cove);
   for (let i = 1; i <= 5; i++) {
     const box = (await page.getByRole('slider', { name: `Shoreline, point ${i} of 5` }).boundingBox())!;
     await page.mouse.move(box.x + 6, box.y + 6);
@@ -95,8 +95,8 @@ visit('a shoreline dragged off the board stays on it; where it leaves no beach, 
   await page.getByText('Drag the shoreline back onto the board').waitFor();
 });
 
-visit('a load over the limit stops, and the recipe in the open row brings it back', {}, async ({ page, base }) => {
-  await page.goto(base + cove);
+visit('a load over the limit stops, and the recipe in the open row brings it back', {}, async ({ page }) => {
+  await follow(page, cove);
   await page.getByRole('button', { name: /^White/ }).click();
   await page.getByText(/The drawn line takes \d+(\.\d)? ml/).waitFor();
   await page.getByLabel('White paste').fill('9 %');
@@ -108,8 +108,8 @@ visit('a load over the limit stops, and the recipe in the open row brings it bac
   await page.getByText('White holds 9 % colourant').waitFor({ state: 'detached' });
 });
 
-visit('a food piece wants its clear top, and gets it by the word below the coats', {}, async ({ page, base }) => {
-  await page.goto(`${base}/pieces/ferry-tray`);
+visit('a food piece wants its clear top, and gets it by the word below the coats', {}, async ({ page }) => {
+  await follow(page, '/pieces/ferry-tray');
   await page.getByRole('button', { name: /^4 Clear top/ }).click();
   await page.getByRole('button', { name: 'Take this coat off' }).click();
   await page.getByText('A piece for food has no clear top over its pigment.').waitFor();
@@ -118,8 +118,8 @@ visit('a food piece wants its clear top, and gets it by the word below the coats
   await page.getByRole('button', { name: /^4 Clear top/ }).waitFor();
 });
 
-visit('a board put on another size takes its sea along, and a piece is removed only when asked', {}, async ({ page, base }) => {
-  await page.goto(base + cove);
+visit('a board put on another size takes its sea along, and a piece is removed only when asked', {}, async ({ page }) => {
+  await follow(page, cove);
   const before = await cupMl(page, 'Deep');
   await page.getByRole('link', { name: 'Board' }).click();
   await page.getByLabel('Width').fill('80 cm');
@@ -148,8 +148,8 @@ visit('a board put on another size takes its sea along, and a piece is removed o
   );
 });
 
-visit('units are shown as chosen and read as written', {}, async ({ page, base }) => {
-  await page.goto(`${base}/settings`);
+visit('units are shown as chosen and read as written', {}, async ({ page }) => {
+  await follow(page, '/settings');
   await page.getByLabel('Lengths').selectOption('in');
   await page.getByLabel('Volumes').selectOption('fl oz');
   await page.getByLabel('Temperatures').selectOption('°F');
@@ -185,8 +185,8 @@ const hasty = `(() => {
   type('thin');
 })()`;
 
-visit('what is typed while the entry before it is still on its way to the disk stays', {}, async ({ page, base }) => {
-  await page.goto(base + cove);
+visit('what is typed while the entry before it is still on its way to the disk stays', {}, async ({ page }) => {
+  await follow(page, cove);
   await page.getByRole('button', { name: /^2 Sea, five tints/ }).click();
   const film = page.getByLabel('film');
   await film.focus();

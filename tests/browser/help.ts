@@ -48,8 +48,8 @@ const launch = (): Promise<Browser> =>
   }));
 
 after(async () => {
-  // a browser that hangs must not hold up the end of the run
-  const closed = browser?.then((b) => b.close());
+  // a browser that hangs, or never started, must not hold up the end of the run
+  const closed = browser?.then((b) => b.close()).catch(() => undefined);
   await Promise.race([closed, new Promise((resolve) => setTimeout(resolve, 10_000).unref())]);
   children.forEach((child) => child.kill());
   // whatever still holds the process after that is not waited for; results have been reported by then
@@ -69,31 +69,68 @@ export interface Terms {
   size?: { width: number; height: number };
   /** Complaints the test means to cause. */
   allow?: RegExp;
+  /** In a browser of its own, opened for it and closed after it: for a clock, a script or a damage that must not outlive it. */
+  alone?: boolean;
 }
 
-/** A test in an empty browser of its own. It fails when anything leaves the origin or the page complains. */
+const desk = { width: 1280, height: 800 };
+
+/** Opens an empty browser, which notes what it complains of. */
+async function opened(base: string): Promise<Visit> {
+  const context = await (await launch()).newContext({ baseURL: base, viewport: desk, acceptDownloads: true, serviceWorkers: 'block' });
+  await context.addInitScript('globalThis.__name ??= (f) => f');
+  const complaints: string[] = [];
+  context.on('request', (request) => {
+    const url = new URL(request.url());
+    if (/^https?:$/.test(url.protocol) && url.origin !== base) complaints.push(`a request left for ${url.origin}`);
+  });
+  context.on('console', (message) => message.type() === 'error' && complaints.push(message.text()));
+  context.on('weberror', (error) => complaints.push(String(error.error())));
+  const page = await context.newPage();
+  page.setDefaultTimeout(45_000);
+  return { context, page, base, complaints };
+}
+
+/**
+ * Browsers kept from test to test, by their server. Opening the app in an empty one, with all its code still cold, is most
+ * of the work of a short test; an artist's browser stays open too.
+ */
+const kept = new Map<string, Visit>();
+
+/** Brings the studio back that the server starts with, as an artist would. */
+async function asFirst({ context, page, base }: Visit): Promise<void> {
+  for (const other of context.pages()) if (other !== page) await other.close();
+  await page.emulateMedia({ media: null });
+  await follow(page, '/settings');
+  const [ask, answer] = base === (await demo) ? ['Bring the sample back', 'Bring the sample'] : ['Start empty', 'Start empty'];
+  await page.getByRole('button', { name: ask, exact: true }).click();
+  await page.getByRole('alertdialog').getByRole('button', { name: answer, exact: true }).click();
+  await replaced(page);
+}
+
+/** A test in a browser with the studio its server starts with. It fails when anything leaves the origin or the page complains. */
 export function visit(name: string, terms: Terms, body: (visit: Visit) => Promise<void>): void {
   test(name, { timeout: 300_000 }, async () => {
     const base = await (terms.server ?? demoServer)();
-    const context = await (
-      await launch()
-    ).newContext({ baseURL: base, viewport: terms.size ?? { width: 1280, height: 800 }, acceptDownloads: true, serviceWorkers: 'block' });
-    await context.addInitScript('globalThis.__name ??= (f) => f');
-    const complaints: string[] = [];
-    context.on('request', (request) => {
-      const url = new URL(request.url());
-      if (/^https?:$/.test(url.protocol) && url.origin !== base) complaints.push(`a request left for ${url.origin}`);
-    });
-    context.on('console', (message) => message.type() === 'error' && complaints.push(message.text()));
-    context.on('weberror', (error) => complaints.push(String(error.error())));
-    const page = await context.newPage();
-    page.setDefaultTimeout(45_000);
+    const before = terms.alone ? undefined : kept.get(base);
+    if (before) kept.delete(base);
+    const visit = before ?? (await opened(base));
+    const { complaints, context } = visit;
+    let good = false;
     try {
-      await body({ context, page, base, complaints });
+      await visit.page.setViewportSize(terms.size ?? desk);
+      if (before) await asFirst(visit);
+      complaints.length = 0;
+      await body(visit);
       const unexpected = complaints.filter((c) => !terms.allow?.test(c));
       assert.deepEqual(unexpected, []);
+      good = true;
+    } catch (error) {
+      if (error instanceof Error && complaints.length) error.message += `\nThe browser complained: ${complaints.join('; ')}`;
+      throw error;
     } finally {
-      await context.close();
+      if (good && !terms.alone) kept.set(base, visit);
+      else await context.close();
     }
   });
 }
@@ -164,6 +201,7 @@ export async function openFile(page: Page, text: string, name = 'studio.json'): 
 export async function replaced(page: Page): Promise<void> {
   const said = page.getByText('The studio was replaced');
   await said.waitFor();
-  await page.getByRole('button', { name: 'Close toast' }).click();
+  // other words may still stand beside it
+  await page.getByRole('listitem').filter({ has: said }).getByRole('button', { name: 'Close toast' }).click();
   await said.waitFor({ state: 'detached' });
 }

@@ -42,6 +42,7 @@ export class Mortal {
         const found = /DevTools listening on (ws:\S+)/.exec(text);
         if (found) resolve(found[1]!);
       });
+      child.once('error', reject);
       child.once('exit', () => reject(new Error(`the browser did not start: ${text.slice(0, 300)}`)));
     });
     const browser = await chromium.connectOverCDP(address);

@@ -11,8 +11,8 @@ const firstCells = (page: Page, label: string, column: number): Promise<string[]
       column,
     );
 
-visit('pieces poured together: like cups are one, out of one mixing, and the sheet and the file follow', {}, async ({ page, base }) => {
-  await page.goto(base);
+visit('pieces poured together: like cups are one, out of one mixing, and the sheet and the file follow', {}, async ({ page }) => {
+  await follow(page, '/pieces');
   await page.getByRole('link', { name: 'Mix', exact: true }).click();
   const said = () => page.getByRole('main').locator('p').first().innerText();
   await until(said, (t) => t === 'Kelp Cove I · 233 ml in 1 batch', 'the next pour is chosen');
@@ -43,8 +43,8 @@ visit('pieces poured together: like cups are one, out of one mixing, and the she
   await page.getByRole('article', { name: /^Mix sheet of Kelp Cove I/ }).waitFor();
 });
 
-visit('tables sort, filter, and come back as they were left', {}, async ({ page, base }) => {
-  await page.goto(`${base}/mix?with=kelp-cove-1:0`);
+visit('tables sort, filter, and come back as they were left', {}, async ({ page }) => {
+  await follow(page, '/mix?with=kelp-cove-1:0');
   await page.getByRole('button', { name: 'amount' }).click();
   const sorted = await until(
     () => firstCells(page, 'cups', 2),
@@ -67,14 +67,14 @@ visit('tables sort, filter, and come back as they were left', {}, async ({ page,
   await page.getByText('Nothing here has “nowhere” in it.').waitFor();
 });
 
-visit('an empty table of pours says what to do', {}, async ({ page, base }) => {
-  await page.goto(`${base}/mix?with=`);
+visit('an empty table of pours says what to do', {}, async ({ page }) => {
+  await follow(page, '/mix?with=');
   await page.getByText('Nothing is chosen to mix').waitFor();
   await page.getByText('Mark one or more pours at the left.').waitFor();
 });
 
-visit('a quote: hours and materials to a price, by the studio’s own rate, on one page', {}, async ({ page, base }) => {
-  await page.goto(`${base}/pieces/kelp-cove-1`);
+visit('a quote: hours and materials to a price, by the studio’s own rate, on one page', {}, async ({ page }) => {
+  await follow(page, '/pieces/kelp-cove-1');
   await page.getByRole('link', { name: 'Print' }).click();
   await page.getByRole('link', { name: 'Quote' }).click();
   const price = async (): Promise<number> => Number((await page.getByTestId('price').innerText()).split(' ')[0]);
@@ -92,8 +92,8 @@ visit('a quote: hours and materials to a price, by the studio’s own rate, on o
   assert.doesNotMatch(await page.getByRole('article').innerText(), /market|worth|value/i);
 });
 
-visit('white both ways, the texture of sand, and an additive’s cost beside their coats', {}, async ({ page, base }) => {
-  await page.goto(`${base}/pieces/kelp-cove-1`);
+visit('white both ways, the texture of sand, and an additive’s cost beside their coats', {}, async ({ page }) => {
+  await follow(page, '/pieces/kelp-cove-1');
   const coats = page.getByRole('region', { name: 'Coats' });
   await coats.getByRole('button', { name: /Wave/ }).last().click();
   await page.getByText(/White by its reach/).waitFor();
@@ -107,8 +107,8 @@ visit('white both ways, the texture of sand, and an additive’s cost beside the
 visit(
   'how much is held back, and whether a batch may be split, are the studio’s own; a cup’s marks say how high to fill it',
   {},
-  async ({ page, base }) => {
-    await page.goto(`${base}/settings`);
+  async ({ page }) => {
+    await follow(page, '/settings');
     await page.getByLabel('Held back of every tint').fill('10 %');
     await page.getByLabel('Spare').click();
     await page.getByRole('combobox', { name: 'run-off' }).selectOption('caught');

@@ -9,8 +9,8 @@ const sizes = (pdf: Buffer): [number, number][] =>
   ]);
 const printed = { preferCSSPageSize: true, printBackground: true };
 
-visit('the template is printed at full size on as many pages as it says, and nothing else with it', {}, async ({ page, base }) => {
-  await page.goto(`${base}/pieces/kelp-cove-1/print?what=template`);
+visit('the template is printed at full size on as many pages as it says, and nothing else with it', {}, async ({ page }) => {
+  await follow(page, '/pieces/kelp-cove-1/print?what=template');
   await page.getByText('4 pages across, at 100 %').waitFor();
   assert.deepEqual(
     sizes(await page.pdf(printed)),
@@ -26,24 +26,20 @@ visit('the template is printed at full size on as many pages as it says, and not
   assert.equal(await page.getByRole('region', { name: 'Tide line' }).isVisible(), false);
 });
 
-visit(
-  'on the page a millimetre is a millimetre: the board’s width and the check bar measure as they should',
-  {},
-  async ({ page, base }) => {
-    await page.goto(`${base}/pieces/skerry-coasters/print?what=template`);
-    const sheet = page.getByRole('img', { name: 'Template of Skerry coasters, page A1' });
-    await sheet.waitFor();
-    const [, , wide] = (await sheet.getAttribute('viewBox'))!.split(' ').map(Number);
-    // a unit of the drawing is as many CSS pixels as a millimetre has
-    const unit = (await sheet.boundingBox())!.width / wide!;
-    assert.ok(Math.abs(unit / (96 / 25.4) - 1) < 0.001, `${unit}`);
-    const outline = (await sheet.locator('path[stroke-width="0.6"]').getAttribute('d'))!;
-    const across = [...outline.matchAll(/([\d.]+) [\d.]+/g)].map((m) => Number(m[1]));
-    assert.ok(Math.abs(Math.max(...across) - Math.min(...across) - 100) < 0.1);
-    assert.match((await sheet.locator('g > path').first().getAttribute('d'))!, /^M[\d.]+ [\d.]+h100M/);
-    await sheet.getByText('100 mm: measure it.').waitFor();
-  },
-);
+visit('on the page a millimetre is a millimetre: the board’s width and the check bar measure as they should', {}, async ({ page }) => {
+  await follow(page, '/pieces/skerry-coasters/print?what=template');
+  const sheet = page.getByRole('img', { name: 'Template of Skerry coasters, page A1' });
+  await sheet.waitFor();
+  const [, , wide] = (await sheet.getAttribute('viewBox'))!.split(' ').map(Number);
+  // a unit of the drawing is as many CSS pixels as a millimetre has
+  const unit = (await sheet.boundingBox())!.width / wide!;
+  assert.ok(Math.abs(unit / (96 / 25.4) - 1) < 0.001, `${unit}`);
+  const outline = (await sheet.locator('path[stroke-width="0.6"]').getAttribute('d'))!;
+  const across = [...outline.matchAll(/([\d.]+) [\d.]+/g)].map((m) => Number(m[1]));
+  assert.ok(Math.abs(Math.max(...across) - Math.min(...across) - 100) < 0.1);
+  assert.match((await sheet.locator('g > path').first().getAttribute('d'))!, /^M[\d.]+ [\d.]+h100M/);
+  await sheet.getByText('100 mm: measure it.').waitFor();
+});
 
 visit('a piece sheet is one page, whatever the piece, and says what the screen says', {}, async ({ page }) => {
   for (const id of ['kelp-cove-1', 'ferry-tray', 'jetty-rail', 'skerry-coasters']) {
@@ -68,8 +64,8 @@ visit('a piece sheet is one page, whatever the piece, and says what the screen s
   assert.deepEqual(sizes(await page.pdf(printed)), [[216, 279]]);
 });
 
-visit('a plan of twelve coats still fits its one page', {}, async ({ page, base }) => {
-  await page.goto(`${base}/pieces/kelp-cove-1`);
+visit('a plan of twelve coats still fits its one page', {}, async ({ page }) => {
+  await follow(page, '/pieces/kelp-cove-1');
   for (let i = 7; i <= 12; i++) {
     await page.getByRole('button', { name: 'sea', exact: true }).click();
     // it is put below the clear top, which goes up by one

@@ -23,8 +23,8 @@ async function pourTo(page: Page, grams: number): Promise<void> {
 visit(
   'a weighing with an over-pour, live from the simulated scale: B grows with A, and the ratio comes out right',
   {},
-  async ({ page, base }) => {
-    await page.goto(`${base}/mix?with=skerry-coasters:0`);
+  async ({ page }) => {
+    await follow(page, '/mix?with=skerry-coasters:0');
     // the coasters are poured; a pour that is done can still be made up again
     await page.getByRole('link', { name: 'At the scale' }).click();
     await page.getByText(/^Pour A to \d+\.\d g\.$/).waitFor();
@@ -75,8 +75,8 @@ visit(
   },
 );
 
-visit('two drops too many: clear rescues the tint, or it is left darker; without any scale', {}, async ({ page, base }) => {
-  await page.goto(`${base}/scale?with=kelp-cove-1:0&batch=0`);
+visit('two drops too many: clear rescues the tint, or it is left darker; without any scale', {}, async ({ page }) => {
+  await follow(page, '/scale?with=kelp-cove-1:0&batch=0');
   const type = async (): Promise<void> => {
     const box = page.getByRole('textbox', { name: 'or type it' });
     await box.fill((await box.getAttribute('placeholder'))!);
@@ -99,8 +99,8 @@ visit('two drops too many: clear rescues the tint, or it is left darker; without
     .waitFor();
 });
 
-visit('in a pour, what was weighed is recorded as it is taken, and known after a reload', {}, async ({ page, base }) => {
-  await page.goto(`${base}/pieces/kelp-cove-1`);
+visit('in a pour, what was weighed is recorded as it is taken, and known after a reload', {}, async ({ page }) => {
+  await follow(page, '/pieces/kelp-cove-1');
   await page.getByRole('button', { name: 'Start the pour' }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await page.getByRole('link', { name: 'At the scale' }).click();
@@ -134,7 +134,7 @@ visit(
   'a batch that is not there says so, and the scale’s route refuses what it cannot do',
   { allow: /400|404/ },
   async ({ page, base }) => {
-    await page.goto(`${base}/scale?with=nothing:0`);
+    await follow(page, '/scale?with=nothing:0');
     await page.getByText('There is no such batch').waitFor();
     await follow(page, '/scale?pour=pour-5&batch=0');
     await page.getByText('This pour is done').waitFor();

@@ -12,8 +12,8 @@ const csv = (page: Page, text: string, name = 'shelf.csv') =>
 const stockOf = async (page: Page) =>
   (JSON.parse(await exportStudio(page)) as { stock: { id: string; name: string; size: number }[] }).stock;
 
-visit('the shelf is changed where it stands, by keyboard, and undone', {}, async ({ page, base }) => {
-  await page.goto(`${base}/shelf`);
+visit('the shelf is changed where it stands, by keyboard, and undone', {}, async ({ page }) => {
+  await follow(page, '/shelf');
   await page.getByRole('button', { name: 'container: 15 ml bottle' }).focus();
   await page.keyboard.press('Enter');
   await page.keyboard.type('Ink, half full');
@@ -37,57 +37,53 @@ visit('the shelf is changed where it stands, by keyboard, and undone', {}, async
   await page.getByRole('button', { name: 'container: Ink, half full' }).waitFor();
 });
 
-visit(
-  'a container beyond its content, a density of 5, a price of words: a sentence, and what was typed stays',
-  {},
-  async ({ page, base }) => {
-    await page.goto(`${base}/shelf`);
-    await left(page, /^924 g$/).click();
-    const cell = page.getByRole('textbox', { name: 'left' });
-    await cell.fill('1200 g');
-    await cell.press('Enter');
-    await page.getByText('It holds 1000 g when full. Give what is left in it, or add a container.').waitFor();
-    assert.equal(await cell.inputValue(), '1200 g');
-    await cell.fill('900 g');
-    await cell.press('Enter');
-    await left(page, /^900 g$/).waitFor();
+visit('a container beyond its content, a density of 5, a price of words: a sentence, and what was typed stays', {}, async ({ page }) => {
+  await follow(page, '/shelf');
+  await left(page, /^924 g$/).click();
+  const cell = page.getByRole('textbox', { name: 'left' });
+  await cell.fill('1200 g');
+  await cell.press('Enter');
+  await page.getByText('It holds 1000 g when full. Give what is left in it, or add a container.').waitFor();
+  assert.equal(await cell.inputValue(), '1200 g');
+  await cell.fill('900 g');
+  await cell.press('Enter');
+  await left(page, /^900 g$/).waitFor();
 
-    await page.getByRole('tab', { name: 'Resins' }).click();
-    const edit = async (name: string, value: string): Promise<void> => {
-      await page.getByRole('button', { name }).first().click();
-      await page
-        .getByRole('textbox', { name: name.split(':')[0]!.trim() })
-        .last()
-        .fill(value);
-      await page.keyboard.press('Enter');
-    };
-    await edit('A : B: 2 : 1', '2:1:1');
-    await page.getByText('“2:1:1” has 3 parts').waitFor();
-    await page.getByRole('textbox', { name: 'A : B' }).fill('0:1');
+  await page.getByRole('tab', { name: 'Resins' }).click();
+  const edit = async (name: string, value: string): Promise<void> => {
+    await page.getByRole('button', { name }).first().click();
+    await page
+      .getByRole('textbox', { name: name.split(':')[0]!.trim() })
+      .last()
+      .fill(value);
     await page.keyboard.press('Enter');
-    await page.getByText('a part of 0 never cures').waitFor();
-    await page.keyboard.press('Escape');
-    await edit('A g/ml: 1.14', '5');
-    await page.getByText('A density of 5 g/ml is outside what can be planned').waitFor();
-    await page.getByRole('textbox', { name: 'A g/ml' }).fill('57.6 g / 50 g');
-    await page.keyboard.press('Enter');
-    await page.getByRole('button', { name: 'A g/ml: 1.15' }).nth(1).waitFor();
-    await edit('colourant limit: 5 %', '0');
-    await page.getByText('A limit of 0 % is outside what can be planned').waitFor();
-    await page.keyboard.press('Escape');
-    assert.equal(await page.getByRole('button', { name: 'in use Thick art' }).isDisabled(), true);
+  };
+  await edit('A : B: 2 : 1', '2:1:1');
+  await page.getByText('“2:1:1” has 3 parts').waitFor();
+  await page.getByRole('textbox', { name: 'A : B' }).fill('0:1');
+  await page.keyboard.press('Enter');
+  await page.getByText('a part of 0 never cures').waitFor();
+  await page.keyboard.press('Escape');
+  await edit('A g/ml: 1.14', '5');
+  await page.getByText('A density of 5 g/ml is outside what can be planned').waitFor();
+  await page.getByRole('textbox', { name: 'A g/ml' }).fill('57.6 g / 50 g');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: 'A g/ml: 1.15' }).nth(1).waitFor();
+  await edit('colourant limit: 5 %', '0');
+  await page.getByText('A limit of 0 % is outside what can be planned').waitFor();
+  await page.keyboard.press('Escape');
+  assert.equal(await page.getByRole('button', { name: 'in use Thick art' }).isDisabled(), true);
 
-    await page.getByRole('tab', { name: 'Colourants' }).click();
-    await edit('drop: 0.02 ml, 59 a gram', '50 to a gram');
-    await page.getByRole('button', { name: 'drop: 0.0235 ml, 50 a gram' }).waitFor();
-    await page.getByRole('tab', { name: 'Cups and moulds' }).click();
-    await edit('marked with water: not marked', '50 g at 30 mm, 20 g at 40 mm');
-    await page.getByText('More water must stand higher').waitFor();
-  },
-);
+  await page.getByRole('tab', { name: 'Colourants' }).click();
+  await edit('drop: 0.02 ml, 59 a gram', '50 to a gram');
+  await page.getByRole('button', { name: 'drop: 0.0235 ml, 50 a gram' }).waitFor();
+  await page.getByRole('tab', { name: 'Cups and moulds' }).click();
+  await edit('marked with water: not marked', '50 g at 30 mm, 20 g at 40 mm');
+  await page.getByText('More water must stand higher').waitFor();
+});
 
-visit('a pour that is finished comes off the shelf, and what is needed next is to buy', {}, async ({ page, base }) => {
-  await page.goto(`${base}/shelf?view=buy`);
+visit('a pour that is finished comes off the shelf, and what is needed next is to buy', {}, async ({ page }) => {
+  await follow(page, '/shelf?view=buy');
   await page.getByText('To buy: 12.00 EUR, and 1 without a known pack').waitFor();
   await page.getByRole('cell', { name: '1 × box of 100' }).waitFor();
   for (const piece of ['Kelp Cove I', 'Kelp Cove II', 'Kelp Cove III', 'Window-seat lid', 'Ferry tray'])
@@ -100,9 +96,9 @@ visit('a pour that is finished comes off the shelf, and what is needed next is t
   assert.equal(download.suggestedFilename(), 'usage.csv');
 });
 
-visit('CSV in: a preview says what will change, wrong files change nothing', {}, async ({ page, base }) => {
+visit('CSV in: a preview says what will change, wrong files change nothing', {}, async ({ page }) => {
   const before = await stockOf(page);
-  await page.goto(`${base}/shelf`);
+  await follow(page, '/shelf');
   await page.getByText('21', { exact: true }).waitFor();
   await csv(page, 'colour,amount\nblue,3\n', 'colours.csv');
   await page
@@ -137,8 +133,8 @@ visit('CSV in: a preview says what will change, wrong files change nothing', {},
   assert.deepEqual(await stockOf(page), before);
 });
 
-visit('a container added, filled in, and taken away again', {}, async ({ page, base }) => {
-  await page.goto(`${base}/shelf`);
+visit('a container added, filled in, and taken away again', {}, async ({ page }) => {
+  await follow(page, '/shelf');
   await page.getByRole('button', { name: 'Add a container' }).click();
   await page.getByText('22', { exact: true }).waitFor();
   await page.getByRole('searchbox').fill('New container');
@@ -150,8 +146,8 @@ visit('a container added, filled in, and taken away again', {}, async ({ page, b
   await page.getByText('Nothing here has “New container” in it.').waitFor();
 });
 
-visit('more taken than any container held is said, with the way to put it right', {}, async ({ page, base }) => {
-  await page.goto(`${base}/shelf`);
+visit('more taken than any container held is said, with the way to put it right', {}, async ({ page }) => {
+  await follow(page, '/shelf');
   await page.getByRole('searchbox').fill('Thick art A');
   await page.getByText('1 of 21').waitFor();
   await page.getByRole('button', { name: /^bought: / }).click();
@@ -167,7 +163,7 @@ visit('more taken than any container held is said, with the way to put it right'
 });
 
 visit('a change on the shelf in one window shows in another, and in what a mix costs', {}, async ({ page, base, context }) => {
-  await page.goto(`${base}/mix?with=kelp-cove-1:2`);
+  await follow(page, '/mix?with=kelp-cove-1:2');
   await page.getByText('Kelp Cove I · 111 ml in 1 batch').waitFor();
   const cost = async (): Promise<number> =>
     parseFloat(await page.getByRole('region', { name: 'Cost and what is left' }).locator('header p').innerText());

@@ -20,8 +20,8 @@ const download = async (page: Page, item: string): Promise<{ name: string; text:
   return { name: file.suggestedFilename(), text: Buffer.concat(chunks).toString('utf8') };
 };
 
-visit('a slope is shaped by numbers, its cups locked, put in and taken out, and every edit can be undone', {}, async ({ page, base }) => {
-  await page.goto(base);
+visit('a slope is shaped by numbers, its cups locked, put in and taken out, and every edit can be undone', {}, async ({ page }) => {
+  await follow(page, '/pieces');
   await page.getByRole('link', { name: 'Tints', exact: true }).click();
   await page.getByRole('heading', { name: 'Slack water' }).waitFor();
   assert.deepEqual(await cupNames(page), ['Deep', 'Offshore', 'Mid', 'Shallow', 'Shore']);
@@ -84,8 +84,8 @@ visit('a slope is shaped by numbers, its cups locked, put in and taken out, and 
   assert.equal(await cups(page).filter({ hasText: 'locked' }).count(), 0);
 });
 
-visit('a slope that cannot be reached shows the nearest and what stops it', {}, async ({ page, base }) => {
-  await page.goto(`${base}/tints?slope=slack-water`);
+visit('a slope that cannot be reached shows the nearest and what stops it', {}, async ({ page }) => {
+  await follow(page, '/tints?slope=slack-water');
   await page.getByLabel('Palest', { exact: true }).fill('0.97');
   await page.keyboard.press('Enter');
   const warning = page.getByRole('status').filter({ hasText: 'What is shown is the nearest' });
@@ -107,8 +107,8 @@ visit('a slope that cannot be reached shows the nearest and what stops it', {}, 
   await page.getByText('Without a colourant every cup is clear. Add one.').waitFor();
 });
 
-visit('built from one cup: upward, with clear, with white', {}, async ({ page, base }) => {
-  await page.goto(`${base}/tints?slope=slack-water`);
+visit('built from one cup: upward, with clear, with white', {}, async ({ page }) => {
+  await follow(page, '/tints?slope=slack-water');
   const built = page.getByRole('group', { name: 'Steps', exact: true });
   await built.getByText('Pour off').first().waitFor();
   assert.match(await built.innerText(), /Tint all 136 ml: \d+ drops.*Pour off 24 ml: Shore.*What is left is Deep/s);
@@ -133,8 +133,8 @@ visit('built from one cup: upward, with clear, with white', {}, async ({ page, b
   await built.getByText(/takes less Turquoise tint than .* nothing comes out of a cup again/).waitFor();
 });
 
-visit('a slope goes onto the coats that fit it, and the cups of the piece follow', {}, async ({ page, base }) => {
-  await page.goto(`${base}/tints?slope=bottle-bank`);
+visit('a slope goes onto the coats that fit it, and the cups of the piece follow', {}, async ({ page }) => {
+  await follow(page, '/tints?slope=bottle-bank');
   await page.getByRole('button', { name: 'Use on a coat' }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByText('Ferry tray, coat 2 · its sea has 4 parts, the slope 5 cups').waitFor();
@@ -156,8 +156,8 @@ visit('a slope goes onto the coats that fit it, and the cups of the piece follow
   );
 });
 
-visit('slopes: new, copied, reversed, beside one another, out as CSV and palette, in again, off and back', {}, async ({ page, base }) => {
-  await page.goto(`${base}/tints`);
+visit('slopes: new, copied, reversed, beside one another, out as CSV and palette, in again, off and back', {}, async ({ page }) => {
+  await follow(page, '/tints');
   await page.getByRole('heading', { name: 'Slack water' }).waitFor();
   const choose = async (item: string) => {
     await page.getByRole('button', { name: 'Slope', exact: true }).press('Enter');
@@ -210,19 +210,19 @@ visit('slopes: new, copied, reversed, beside one another, out as CSV and palette
   await page.getByRole('heading', { name: 'Low tide' }).waitFor();
 });
 
-visit('without a slope, and without colourants, the screen says what comes first', {}, async ({ page, base }) => {
+visit('without a slope, and without colourants, the screen says what comes first', {}, async ({ page }) => {
   await openFile(page, writeStudio({ ...emptyStudio(), colourants: [] }));
   await page.getByRole('button', { name: 'Open it' }).click();
   await replaced(page);
-  await page.goto(`${base}/tints`);
+  await follow(page, '/tints');
   await page.getByText('It is made of colourants, and there is none on the shelf.').waitFor();
   await page.getByRole('link', { name: 'Colourants on the shelf' }).waitFor();
   await follow(page, '/tints/match');
   await page.getByText('There is no colourant on the shelf to match with.').waitFor();
 });
 
-visit('when white is opaque enough is a number, and the stick test is explained by it', {}, async ({ page, base }) => {
-  await page.goto(`${base}/tints`);
+visit('when white is opaque enough is a number, and the stick test is explained by it', {}, async ({ page }) => {
+  await follow(page, '/tints');
   await page.getByRole('tab', { name: 'White' }).click();
   await page.getByText('At 6 % it hides from 0.42 mm on.').waitFor();
   await page.getByRole('row', { name: '0.15 mm 0.69 not yet' }).waitFor();
@@ -233,8 +233,8 @@ visit('when white is opaque enough is a number, and the stick test is explained 
   await page.getByText('so the wood shows through').waitFor();
 });
 
-visit('a pigment is measured on the pictures that ship, and kept on the shelf', {}, async ({ page, base }) => {
-  await page.goto(`${base}/tints/measure`);
+visit('a pigment is measured on the pictures that ship, and kept on the shelf', {}, async ({ page }) => {
+  await follow(page, '/tints/measure');
   await page.getByRole('button', { name: 'Grey-green paste' }).click();
   const says = page.getByRole('group', { name: 'What it says' });
   await says.getByText('k at load 1').waitFor();
@@ -263,8 +263,8 @@ visit('a pigment is measured on the pictures that ship, and kept on the shelf', 
   assert.ok(Math.abs(kept.scatter[1] / 66 - 1) < 0.04);
 });
 
-visit('a card is marked by hand, corner by corner', {}, async ({ page, base }) => {
-  await page.goto(`${base}/tints/measure`);
+visit('a card is marked by hand, corner by corner', {}, async ({ page }) => {
+  await follow(page, '/tints/measure');
   const shot = (
     JSON.parse(readFileSync(new URL('../../src/demo/smears.json', import.meta.url), 'utf8')) as {
       width: number;
@@ -282,8 +282,8 @@ visit('a card is marked by hand, corner by corner', {}, async ({ page, base }) =
   await page.getByText('It scatters less than the black of the card shows').waitFor();
 });
 
-visit('a photo is matched: picks, their nearest tints, and a slope of them', {}, async ({ page, base }) => {
-  await page.goto(`${base}/tints/match?slope=slack-water`);
+visit('a photo is matched: picks, their nearest tints, and a slope of them', {}, async ({ page }) => {
+  await follow(page, '/tints/match?slope=slack-water');
   await picked(page, new URL('../../static/sample/smear-blue.png', import.meta.url).pathname);
   const drawing = page.getByRole('group', { name: /^Picture with/ }).locator('image');
   await drawing.waitFor();
@@ -311,7 +311,7 @@ visit('a photo is matched: picks, their nearest tints, and a slope of them', {},
   assert.equal(await cups(page).filter({ hasText: 'locked' }).count(), 2);
 });
 
-visit('a long search shows how far it is, and can be cancelled', {}, async ({ page, base }) => {
+visit('a long search shows how far it is, and can be cancelled', {}, async ({ page }) => {
   const studio = JSON.parse(await exportStudio(page)) as Studio;
   const many = Array.from({ length: 26 }, (_, i) => ({
     ...studio.colourants[i % studio.colourants.length]!,
@@ -322,7 +322,7 @@ visit('a long search shows how far it is, and can be cancelled', {}, async ({ pa
   await openFile(page, writeStudio({ ...studio, stock: [], colourants: [...studio.colourants, ...many] }));
   await page.getByRole('button', { name: 'Open it' }).click();
   await replaced(page);
-  await page.goto(`${base}/tints/match`);
+  await follow(page, '/tints/match');
   await picked(page, new URL('../../static/sample/smear-blue.png', import.meta.url).pathname);
   const drawing = page.getByRole('group', { name: /^Picture with/ }).locator('image');
   await drawing.click({ position: { x: 200, y: 200 } });
@@ -382,8 +382,8 @@ visit('pictures that cannot be read say why, and the screen stays whole', {}, as
 visit(
   'a piece is scrubbed through its coats: chart and section follow, and a glaze says what it leaves of the lacing',
   {},
-  async ({ page, base }) => {
-    await page.goto(`${base}/pieces/kelp-cove-1`);
+  async ({ page }) => {
+    await follow(page, '/pieces/kelp-cove-1');
     await page.getByRole('tab', { name: 'Stages' }).click();
     const coats = page.getByLabel('Coats laid');
     await coats.waitFor();

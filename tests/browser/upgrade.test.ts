@@ -70,7 +70,7 @@ function older({ studio, pour }: { studio: Studio; pour: ReturnType<typeof older
 
 visit(
   'a browser from before the shelf keeps everything, gets cups to mix in, and can still undo',
-  { server: plainServer, allow: /404/ },
+  { server: plainServer, allow: /404/, alone: true },
   async ({ page, base }) => {
     await page.goto(`${base}/api/health`);
     await page.evaluate(older, { studio: sample, pour: olderPour() });

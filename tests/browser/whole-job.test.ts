@@ -1,12 +1,12 @@
 import assert from 'node:assert/strict';
-import { cupMl, exportStudio, openFile, plainServer, replaced, until, visit } from './help';
+import { cupMl, exportStudio, follow, openFile, plainServer, replaced, until, visit } from './help';
 
 visit(
   'the whole job: a new panel, its shore, its cups, its pour by the clock, its line in the log, and the file of it',
-  {},
-  async ({ page, base, context }) => {
+  { alone: true },
+  async ({ page, context }) => {
     await page.clock.install({ time: new Date('2026-11-25T13:36:00') });
-    await page.goto(base);
+    await follow(page, '/pieces');
     await page.getByRole('link', { name: 'New piece' }).click();
     await page.getByLabel('Name').fill('Harbour board');
     await page.getByLabel('Width').fill('16 in');

@@ -1,20 +1,20 @@
 import assert from 'node:assert/strict';
-import { execFileSync, spawnSync } from 'node:child_process';
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { spawnSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import { steady } from '#core/air';
 import { pieceReport } from '#core/report';
 import { snarl } from '../../nasty/curves';
 import { sample, planner, utc } from '../../factories';
+import { planned } from '../../../tools/command';
 import { near } from '../help';
 
 const now = Date.parse('2026-11-25T13:36:00Z');
 const asked = { now, zone: utc, planner };
 const root = new URL('../../..', import.meta.url).pathname;
-const plan = (...args: string[]) =>
-  spawnSync(process.execPath, ['--import', 'tsx', 'tools/plan.ts', ...args], { cwd: root, encoding: 'utf8' });
+const command = (...args: string[]) =>
+  spawnSync(process.execPath, ['--import', 'tsx', 'tools/plan.ts', ...args], { cwd: root, encoding: 'utf8', maxBuffer: 1 << 24 });
+const read = (path: string): string => readFileSync(root + path, 'utf8');
 
 test('the report of a piece is its plan, rounded', () => {
   const studio = sample();
@@ -67,25 +67,26 @@ test('the report says what is done before and after, how high it stands and what
 });
 
 test('the command prints the studio as JSON, and one piece when asked', () => {
-  const all = JSON.parse(
-    execFileSync(process.execPath, ['--import', 'tsx', 'tools/plan.ts', 'src/demo/studio.json'], {
-      cwd: root,
-      encoding: 'utf8',
-      maxBuffer: 1 << 24,
-    }),
-  );
+  const { status, stdout } = command('src/demo/studio.json');
+  assert.equal(status, 0);
+  const all = JSON.parse(stdout);
   assert.equal(all.pieces.length, sample().pieces.length);
   assert.equal(all.shelf.containers.length, sample().stock!.length);
   assert.deepEqual(
     all.shelf.toBuy.map((b: { what: string }) => b.what),
     ['gloves', 'stones'],
   );
-  const one = JSON.parse(plan('src/demo/studio.json', '--piece', 'Ferry tray', '--now', '2026-11-25T13:36:00Z').stdout);
+  const one = JSON.parse(planned(['src/demo/studio.json', '--piece', 'Ferry tray', '--now', '2026-11-25T13:36:00Z'], read));
   assert.deepEqual(
     one.pieces.map((p: { piece: string }) => p.piece),
     ['Ferry tray'],
   );
   assert.equal(one.pieces[0].calendar[1].doing, 'tacky');
+});
+
+test('a refused command prints its sentence beside an empty output, and ends as failed', () => {
+  const { status, stderr, stdout } = command('nothing.json');
+  assert.deepEqual([status, stdout, stderr], [1, '', 'nothing.json cannot be read. Give the path of a studio file.\n']);
 });
 
 test('a file that cannot be read, is no studio, or has no such piece is said in a sentence', () => {
@@ -94,21 +95,20 @@ test('a file that cannot be read, is no studio, or has no such piece is said in 
     [['package.json'], /package\.json is not a studio Nerite can open\.\nAt \/format/],
     [['src/demo/studio.json', '--piece', 'Raft'], /No piece is called “Raft”\. There are: Ferry tray/],
     [['src/demo/studio.json', '--now', 'noon'], /“noon” is not a moment/],
+    [['src/demo/studio.json', '--zone', 'Nowhere'], /Nowhere/],
+    [['src/demo/studio.json', '--pice', 'Raft'], /Unknown option '--pice'\. Beside the studio file there may be --piece NAME/],
+    [['src/demo/studio.json', '--piece'], /'--piece <value>' argument missing\. Beside/],
     [[], /Give a studio file/],
-  ] as const) {
-    const { status, stderr, stdout } = plan(...args);
-    assert.equal(status, 1);
-    assert.equal(stdout, '');
-    assert.match(stderr, says);
-  }
+  ] as const)
+    assert.throws(() => planned([...args], read), says);
 });
 
 test('a drawing too tangled to be cut is one sentence on the command line, with the curve', () => {
   const studio = sample();
   const [piece, ...rest] = studio.pieces;
-  const path = join(mkdtempSync(join(tmpdir(), 'nerite-')), 'studio.json');
-  writeFileSync(path, JSON.stringify({ ...studio, pieces: [{ ...piece, sea: snarl(1, piece!.sea.edges.length + 1) }, ...rest] }));
-  const { status, stderr } = plan(path);
-  assert.equal(status, 1);
-  assert.match(stderr, /holds a drawing that cannot be cut\.\nAt \/pieces\/0\/sea \((shoreline|edge:\d|coast:[-\w:]+)\)/);
+  const tangled = { ...studio, pieces: [{ ...piece, sea: snarl(1, piece!.sea.edges.length + 1) }, ...rest] };
+  assert.throws(
+    () => planned(['studio.json'], () => JSON.stringify(tangled)),
+    /holds a drawing that cannot be cut\.\nAt \/pieces\/0\/sea \((shoreline|edge:\d|coast:[-\w:]+)\)/,
+  );
 });
