@@ -150,8 +150,8 @@ export const cupMl = async (page: Page, name: string): Promise<number> => Number
 /** Waits until a reading is what is wanted; shows the last one when it never is. */
 export async function until<T>(read: () => Promise<T>, good: (value: T) => boolean, what: string): Promise<T> {
   let value = await read();
-  for (let i = 0; i < 400 && !good(value); i++) {
-    await new Promise((resolve) => setTimeout(resolve, 50));
+  for (let i = 0; i < 200 && !good(value); i++) {
+    await new Promise((resolve) => setTimeout(resolve, 100));
     value = await read();
   }
   assert.ok(good(value), `${what}: ${JSON.stringify(value)}`);
