@@ -2,7 +2,9 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import type { Page } from 'playwright-core';
-import { demoServer, exportStudio, follow, plainServer, replaced, until, visit } from './help';
+import { writeStudio } from '#core/document';
+import { sample } from '../factories';
+import { demoServer, exportStudio, follow, openFile, plainServer, replaced, until, visit } from './help';
 
 const axe = readFileSync(new URL('../../node_modules/axe-core/axe.min.js', import.meta.url), 'utf8');
 const screens = [
@@ -126,6 +128,23 @@ visit('keyboard reaches the whole job of the piece screen', {}, async ({ page })
       [...reached].some((r) => r.includes(want)),
       want,
     );
+});
+
+visit('a tide line with more pieces than it shows is scrolled by keyboard', {}, async ({ page }) => {
+  const studio = sample();
+  const pourAt = new Date(Date.now() + 3_600_000).toISOString();
+  await openFile(page, writeStudio({ ...studio, pieces: studio.pieces.map((piece) => ({ ...piece, pourAt })) }));
+  await page.getByRole('button', { name: 'Open it' }).click();
+  await replaced(page);
+  const line = page.getByRole('region', { name: 'Tide line' });
+  await line.getByText('Jetty rail').waitFor();
+  await line.focus();
+  await page.keyboard.press('End');
+  await until(
+    () => line.evaluate((section) => section.scrollTop),
+    (top) => top > 20,
+    'scrolled',
+  );
 });
 
 visit('start empty and bring the sample back both ask first, and what was there can be brought back', {}, async ({ page }) => {

@@ -10,6 +10,8 @@
   const LABEL = 112;
   const ROW = 20;
   const TOP = 21;
+  /** What is seen of it without scrolling, px. */
+  const SEEN = 108;
   const words = { prepare: 'prepare', pour: 'pour', tacky: 'tacky', recoat: 'recoat window', scuff: 'scuff first', cure: 'curing to full' };
 
   let width = $state(0);
@@ -21,6 +23,7 @@
     (ms: number): number => LABEL + ((Math.min(Math.max(ms, start), end) - start) / (end - start)) * Math.max(0, width - LABEL - 12),
   );
   const rows = $derived(standings.filter((s) => s.stretches.some((t) => t.until > start && t.from < end)));
+  const bottom = $derived(TOP + rows.length * ROW + 4);
   const days = $derived(Array.from({ length: DAYS }, (_, i) => zone.dayStart(now, i)));
   const said = $derived({ start, of: new WeakMap<Standing, string>() });
   /** What a row shows, in words; kept for the day, since an edit changes one row of many. */
@@ -36,9 +39,12 @@
   }
 </script>
 
+<!-- what scrolls must be reached without a mouse -->
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <section
-  class="max-h-27 shrink-0 overflow-y-auto border-t border-line bg-sheet print:hidden"
+  class="max-h-27 shrink-0 overflow-x-hidden overflow-y-auto border-t border-line bg-sheet -outline-offset-2 print:hidden"
   aria-label="Tide line"
+  tabindex={bottom > SEEN ? 0 : undefined}
   bind:clientWidth={width}
 >
   {#if !rows.length}
@@ -46,13 +52,7 @@
       The tide line shows what is wet, tacky or open for the next coat. Start a pour, or give one a time, and its days stand here.
     </p>
   {:else if width > 0}
-    <svg
-      {width}
-      height={Math.max(TOP + rows.length * ROW + 4, 106)}
-      role="img"
-      aria-label={rows.map(says).join('. ')}
-      class="block text-[12px]"
-    >
+    <svg {width} height={Math.max(bottom, SEEN - 2)} role="img" aria-label={rows.map(says).join('. ')} class="block text-[12px]">
       <defs>
         <pattern id="tide-tacky" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"
           ><rect width="6" height="6" class="fill-ground" /><path d="M0 0V6" class="stroke-soft" stroke-width="1.2" /></pattern
@@ -62,7 +62,7 @@
         >
       </defs>
       {#each days as day, i (day)}
-        <path d="M{x(day)} 0V{TOP + rows.length * ROW + 4}" class="stroke-rule" />
+        <path d="M{x(day)} 0V{bottom}" class="stroke-rule" />
         <path d="M{x((day + zone.dayStart(day, 1)) / 2)} {TOP - 6}V{TOP}" class="stroke-line" />
         {#if (width - LABEL) / DAYS > (i === 0 && x(now) - x(day) < 76 ? 90 : 46)}<text
             x={i === 0 && x(now) - x(day) < 76 ? x(now) + 26 : x(day) + 6}
@@ -123,7 +123,7 @@
           {/if}
         {/each}
       {/each}
-      <path d="M{x(now)} 0V{TOP + rows.length * ROW + 4}" class="stroke-buoy" stroke-width="2" />
+      <path d="M{x(now)} 0V{bottom}" class="stroke-buoy" stroke-width="2" />
       <rect x={x(now) - 20} y="2" width="40" height="16" rx="2" class="fill-buoy" />
       <text x={x(now)} y="14" text-anchor="middle" class="fill-sheet font-bold">{clockTime(now)}</text>
     </svg>
