@@ -26,14 +26,14 @@ test('a shoreline that one drag doubles back along the edge of the board is cut'
 /** The attack cuts a hundred thousand of them; here each kind is met a hundred times and more. */
 test('curves on edges, along edges, reversed, retraced, nearly closed and tangled are cut, and their areas add up', () => {
   const met = new Map<string, number>();
-  for (let seed = 1; seed <= 1000; seed++) {
+  for (let seed = 1; seed <= 600; seed++) {
     const { sea, kind } = nastySea(seed);
     const shape = shapes[seed % shapes.length]!;
     const cut = cutBoard(shape, [], sea);
     near(area(cut) / outlineArea(shape), 1, 0.001);
     met.set(kind, (met.get(kind) ?? 0) + 1);
   }
-  for (const kind of curveKinds) assert.ok(met.get(kind)! > 60, kind);
+  for (const kind of curveKinds) assert.ok(met.get(kind)! > 36, kind);
 });
 
 function curveBlamed(sea: Sea): string | undefined {
