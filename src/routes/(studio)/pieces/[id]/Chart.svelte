@@ -116,7 +116,8 @@
       view.by(Math.exp(-event.deltaY / 400), toBoard(event));
     };
     const pinch = (event: TouchEvent): void => {
-      if (event.touches.length > 1) event.preventDefault();
+      // a page that scrolls already cannot be held any more
+      if (event.touches.length > 1 && event.cancelable) event.preventDefault();
     };
     node.addEventListener('wheel', turn, { passive: false });
     node.addEventListener('touchstart', pinch, { passive: false });
