@@ -277,8 +277,12 @@ visit('a card is marked by hand, corner by corner', {}, async ({ page }) => {
   await page.getByLabel('its film').fill('0.5 mm');
   await page.keyboard.press('Enter');
   const drawing = page.getByRole('group', { name: /^Picture with/ }).locator('image');
-  const box = (await drawing.boundingBox())!;
-  for (const { x, y } of shot.corners) await page.mouse.click(box.x + (x / shot.width) * box.width, box.y + (y / shot.width) * box.width);
+  for (const [i, mark] of ['upper left', 'upper right', 'lower right', 'lower left'].entries()) {
+    await page.getByText(`Click the middle of the ${mark} mark`).waitFor();
+    const box = (await drawing.boundingBox())!;
+    const { x, y } = shot.corners[i]!;
+    await page.mouse.click(box.x + (x / shot.width) * box.width, box.y + (y / shot.width) * box.width);
+  }
   await page.getByText('It scatters less than the black of the card shows').waitFor();
 });
 
