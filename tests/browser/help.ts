@@ -97,11 +97,24 @@ async function opened(base: string): Promise<Visit> {
  */
 const kept = new Map<string, Visit>();
 
+/** Takes every word off the screen that a test before left there: what the mouse lies on would stay for good. */
+async function cleared(page: Page): Promise<void> {
+  await page.mouse.move(0, 0);
+  const words = page.locator('[data-close-button]');
+  await words.evaluateAll((all) => all.forEach((close) => (close as unknown as { click(): void }).click()));
+  await until(
+    () => words.count(),
+    (n) => n === 0,
+    'words that stay',
+  );
+}
+
 /** Brings the studio back that the server starts with, as an artist would. */
 async function asFirst({ context, page, base }: Visit): Promise<void> {
   for (const other of context.pages()) if (other !== page) await other.close();
   await page.emulateMedia({ media: null });
   await follow(page, '/settings');
+  await cleared(page);
   const [ask, answer] = base === (await demo) ? ['Bring the sample back', 'Bring the sample'] : ['Start empty', 'Start empty'];
   await page.getByRole('button', { name: ask, exact: true }).click();
   await page.getByRole('alertdialog').getByRole('button', { name: answer, exact: true }).click();
