@@ -38,7 +38,7 @@ async function pourAll(page: Page): Promise<Awaited<ReturnType<typeof now>>[]> {
     await page.waitForTimeout(420);
     await page.locator('.button-bench-main').click();
     await until(
-      async () => (await now(page)).all,
+      () => page.getByRole('main').innerText(),
       (all) => all !== step.all,
       `the step after “${step.says}”`,
     );

@@ -75,10 +75,21 @@ export interface Terms {
 
 const desk = { width: 1280, height: 800 };
 
+/** Marks a window from which something is written to what the browser keeps; the mark outlasts a reload. */
+const marking = `for (const [kind, names] of [[IDBObjectStore, ['put', 'add', 'delete', 'clear']], [IDBCursor, ['update', 'delete']]])
+  for (const name of names) {
+    const was = kind.prototype[name];
+    kind.prototype[name] = function (...args) {
+      sessionStorage.wrote = 'yes';
+      return was.apply(this, args);
+    };
+  }`;
+
 /** Opens an empty browser, which notes what it complains of. */
 async function opened(base: string): Promise<Visit> {
   const context = await (await launch()).newContext({ baseURL: base, viewport: desk, acceptDownloads: true, serviceWorkers: 'block' });
   await context.addInitScript('globalThis.__name ??= (f) => f');
+  await context.addInitScript(marking);
   const complaints: string[] = [];
   context.on('request', (request) => {
     const url = new URL(request.url());
@@ -109,12 +120,14 @@ async function cleared(page: Page): Promise<void> {
   );
 }
 
-/** Brings the studio back that the server starts with, as an artist would. */
+/** Brings the studio back that the server starts with, as an artist would, where the test before may have written to it. */
 async function asFirst({ context, page, base }: Visit): Promise<void> {
-  for (const other of context.pages()) if (other !== page) await other.close();
+  const others = context.pages().filter((other) => other !== page);
+  for (const other of others) await other.close();
   await page.emulateMedia({ media: null });
   await follow(page, '/settings');
   await cleared(page);
+  if (!others.length && !(await page.evaluate('sessionStorage.wrote'))) return;
   const [ask, answer] = base === (await demo) ? ['Bring the sample back', 'Bring the sample'] : ['Start empty', 'Start empty'];
   await page.getByRole('button', { name: ask, exact: true }).click();
   await page.getByRole('alertdialog').getByRole('button', { name: answer, exact: true }).click();
@@ -132,7 +145,10 @@ export function visit(name: string, terms: Terms, body: (visit: Visit) => Promis
     let good = false;
     try {
       await visit.page.setViewportSize(terms.size ?? desk);
-      if (before) await asFirst(visit);
+      if (before) {
+        await asFirst(visit);
+        await visit.page.evaluate('delete sessionStorage.wrote');
+      }
       complaints.length = 0;
       await body(visit);
       const unexpected = complaints.filter((c) => !terms.allow?.test(c));
