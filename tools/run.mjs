@@ -164,8 +164,8 @@ async function freePort(asked) {
 /** Parts of the browser tests, each with a browser of its own. */
 const LANES = ['1/4', '2/4', '3/4', '4/4'];
 
-/** One more at a time than there are processors here: what waits for a screen leaves them to the others. */
-const AT_A_TIME = 3;
+/** Twice as many at a time as there are processors here: what waits for a screen leaves them to the others. */
+const AT_A_TIME = 4;
 
 const major = Number(process.versions.node.split('.')[0]);
 if (major < 20) stop(`Nerite needs Node 20.20 or later; this is ${process.versions.node}.`);
