@@ -195,3 +195,23 @@ visit('what is typed while the entry before it is still on its way to the disk s
   await until(() => page.getByRole('button', { name: 'Undo' }).isEnabled(), Boolean, 'the first entry was stored');
   assert.equal(await film.inputValue(), 'thin');
 });
+
+visit('what is typed after Enter takes the place of what was stored, and is not added to it', {}, async ({ page }) => {
+  const typedOver = async (name: string, first: string, stored: string): Promise<string> => {
+    const field = page.getByLabel(name);
+    await field.fill(first);
+    await page.keyboard.press('Enter');
+    await until(
+      () => field.inputValue(),
+      (text) => text === stored,
+      'written as it is stored',
+    );
+    await page.keyboard.type('8');
+    return field.inputValue();
+  };
+  await follow(page, cove);
+  await page.getByRole('button', { name: /^2 Sea, five tints/ }).click();
+  assert.equal(await typedOver('film', '1,7', '1.7 mm'), '8');
+  await follow(page, '/settings');
+  assert.equal(await typedOver('Spare', '12', '12 %'), '8');
+});

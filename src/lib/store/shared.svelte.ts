@@ -20,6 +20,11 @@ class Shared {
     return this.#rows;
   }
 
+  /** Resolves when all that was stored by now, in this window, is what is read. */
+  get settled(): Promise<void> {
+    return this.#following?.settled ?? Promise.resolve();
+  }
+
   readonly settings = $derived(this.#read?.settings);
   readonly method = $derived(this.#read?.method);
   readonly resins = $derived(this.#read?.resins);

@@ -9,6 +9,8 @@
   interface Props extends Omit<HTMLInputAttributes, 'value' | 'oninput' | 'onchange'> {
     label: string;
     text: string;
+    /** Its element, for what moves about in it. */
+    input?: HTMLInputElement | undefined;
     /** How the text is read; fields of plain text leave it out. */
     read?: (text: string) => Reading;
     /** Called with a good value when the field is left or Enter is pressed. */
@@ -20,7 +22,18 @@
     narrow?: boolean;
     tight?: boolean;
   }
-  let { label, text = $bindable(), read, commit, hint, insist = false, narrow = false, tight = false, ...rest }: Props = $props();
+  let {
+    label,
+    text = $bindable(),
+    input = $bindable(),
+    read,
+    commit,
+    hint,
+    insist = false,
+    narrow = false,
+    tight = false,
+    ...rest
+  }: Props = $props();
 
   const id = $props.id();
   let left = $state(false);
@@ -38,6 +51,7 @@
 <div class={narrow ? 'flex flex-wrap items-center gap-x-2' : ''}>
   <label for={id} class={narrow ? 'text-[13px] text-soft' : 'mb-0.5 block text-[13px] font-semibold'}>{label}</label>
   <input
+    bind:this={input}
     {id}
     class="input {narrow ? `${tight ? 'w-21! px-2!' : 'w-32!'} min-h-7!` : ''}"
     bind:value={text}

@@ -1,5 +1,7 @@
 <script lang="ts">
+  import { tick } from 'svelte';
   import type { Reading } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
   import Field from './Field.svelte';
 
   /**
@@ -21,15 +23,22 @@
   let { label, value, shows, read, commit, hint, narrow = false, tight = false }: Props = $props();
 
   let typed = $state<string>();
+  let input = $state<HTMLInputElement>();
 
   async function store(read: number) {
     const sent = typed;
     // what is shown is rounded, so typing it again must not change what is stored
     const same = read === value || sent?.trim() === shows;
     if (!same && (await commit(read)) === false) return;
+    // it is on the disk; what was there before must not show through until it is read from there
+    await shared.settled;
     // something more may have been typed while this was on its way to the disk
-    if (typed === sent) typed = undefined;
+    if (typed !== sent) return;
+    typed = undefined;
+    await tick();
+    // still in hand after Enter: what is typed next takes the place of the new writing, and is not added to it
+    if (document.activeElement === input) input?.select();
   }
 </script>
 
-<Field {label} {read} {hint} {narrow} {tight} commit={store} bind:text={() => typed ?? shows, (text) => (typed = text)} />
+<Field {label} {read} {hint} {narrow} {tight} commit={store} bind:input bind:text={() => typed ?? shows, (text) => (typed = text)} />
