@@ -37,14 +37,7 @@ export const plainServer = (): Promise<string> => (plain ??= startServer(false))
 const launch = (): Promise<Browser> =>
   (browser ??= chromium.launch({
     executablePath: process.env['CHROMIUM_PATH'] ?? '/usr/bin/chromium',
-    args: [
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-gpu',
-      '--disable-sync',
-      '--no-first-run',
-      ...(process.env['XF'] ?? '').split(' ').filter(Boolean),
-    ],
+    args: ['--disable-background-networking', '--disable-component-update', '--disable-gpu', '--disable-sync', '--no-first-run'],
   }));
 
 after(async () => {

@@ -132,8 +132,9 @@ visit('keyboard reaches the whole job of the piece screen', {}, async ({ page })
 
 visit('a tide line with more pieces than it shows is scrolled by keyboard', {}, async ({ page }) => {
   const studio = sample();
+  // a row for each on any day: none is poured, and all are to be
   const pourAt = new Date(Date.now() + 3_600_000).toISOString();
-  await openFile(page, writeStudio({ ...studio, pieces: studio.pieces.map((piece) => ({ ...piece, pourAt })) }));
+  await openFile(page, writeStudio({ ...studio, pours: [], pieces: studio.pieces.map((piece) => ({ ...piece, pourAt })) }));
   await page.getByRole('button', { name: 'Open it' }).click();
   await replaced(page);
   const line = page.getByRole('region', { name: 'Tide line' });
@@ -142,6 +143,19 @@ visit('a tide line with more pieces than it shows is scrolled by keyboard', {}, 
   await page.keyboard.press('End');
   await until(
     () => line.evaluate((section) => section.scrollTop),
+    (top) => top > 20,
+    'scrolled',
+  );
+});
+
+visit('the clock beside a step is scrolled by keyboard in a low window', { size: { width: 1280, height: 420 } }, async ({ page }) => {
+  await follow(page, '/pour/pour-5');
+  const clock = page.getByRole('complementary', { name: 'Clock' });
+  await clock.getByText('working time is over').waitFor();
+  await clock.focus();
+  await page.keyboard.press('End');
+  await until(
+    () => clock.evaluate((aside) => aside.scrollTop),
     (top) => top > 20,
     'scrolled',
   );

@@ -3,10 +3,10 @@
   import { tinykeys } from 'tinykeys';
   import { page } from '$app/state';
   import { cautionFor } from '#core/advice';
-  import { stepKey, type ToldStep } from '#core/document';
+  import type { ToldStep } from '#core/document';
   import { say } from '#core/pour';
-  import { readSession, unknownEvents } from '#core/record';
-  import { fixed, writeDuration, writeTemperature } from '#core/units';
+  import { readSession } from '#core/record';
+  import { writeDuration, writeTemperature } from '#core/units';
   import { Live } from '$lib/store/live.svelte';
   import { benchClock } from '$lib/store/clock';
   import { record, type Happening } from '$lib/store/pours';
@@ -15,10 +15,9 @@
   import { attempt } from '$lib/ui/attempt';
   import { bench, clockTime, running, seconds } from '$lib/ui/clock.svelte';
   import Amounts from './Amounts.svelte';
-  import { clockSays } from './clock';
+  import Beside from './Beside.svelte';
   import CupStrip from './CupStrip.svelte';
   import Weigh from './Weigh.svelte';
-  import WhiteWindow from './WhiteWindow.svelte';
 
   /** One step at a time, at arm's length. Whatever is shown was stored first, so a reload goes on where it was. */
   const live = $derived.by(() => {
@@ -35,25 +34,17 @@
   const number = $derived(step ? steps.indexOf(step) + 1 : steps.length);
   const words = $derived(step && told && settings && say(step, told, settings));
   const caution = $derived(step && session && cautionFor(step, session.pour.planned.pieces, session.pour.planned.colourants));
-  const isDone = (s: ToldStep): boolean => session?.doneAt.has(stepKey(s.id)) ?? false;
-  const upcoming = $derived(step ? steps.slice(number).filter((s) => !isDone(s)) : []);
   /** The batch the clock is about: the one of the step at hand. */
   const batchIndex = $derived(step?.batch ?? 0);
   const batch = $derived(told?.batches[batchIndex]);
-  const white = $derived(steps.find((s) => s.id.does === 'white' && s.batch === batchIndex && !isDone(s)));
-  /** The steps stand as soon as they are read; how thick the white is follows. */
-  let curves = $state.raw<typeof import('./thickness')>();
   let dialogs = $state.raw<typeof import('./dialogs')>();
   onMount(async () => {
-    curves = await import('./thickness');
     dialogs = await import('./dialogs');
   });
-  const thickness = $derived(curves && session && batch ? curves.thicknessOf(session.pour, batch) : undefined);
   const mixed = $derived(session?.mixedAt.get(batchIndex));
   const since = $derived(mixed === undefined ? undefined : Math.max(0, (bench.now - mixed) / 60_000));
   /** How far the wall's clock went on at once while this was in view, ms. */
   const skipped = $derived(bench.now ? benchClock.skipped : 0);
-  const clock = $derived(clockSays(batch, since, Boolean(white)));
   const name = $derived(session?.pour.planned.pieces.map((p) => p.name).join(', ') ?? '');
   const laid = $derived(session?.events.some((e) => e.kind === 'did' || e.kind === 'poured') ?? false);
 
@@ -198,42 +189,7 @@
           </div>
         {/if}
       </main>
-      <aside class="flex min-h-0 flex-col gap-4 overflow-y-auto border-nightline p-5 max-lg:border-t lg:border-l" aria-label="Clock">
-        {#if batch}
-          <div>
-            <p class="text-[15px] text-nightsoft">{clock.title}</p>
-            {#if clock.left !== undefined}
-              <p class="flex flex-wrap items-baseline gap-x-3">
-                <span class="text-[72px] leading-tight" data-testid="left">{running(clock.left)}</span><span
-                  class="text-[17px] text-nightsoft">{clock.of}</span
-                >
-              </p>
-            {/if}
-          </div>
-          <WhiteWindow {batch} {thickness} limit={session.pour.planned.method.whiteLimit} {since} white={Boolean(white)} />
-          {#if white && since !== undefined && thickness}
-            <p class="text-[15px] text-nightsoft">
-              White is at {fixed(thickness(since), 1)} Pa·s; ready from {fixed(session.pour.planned.method.whiteReady, 1)}.
-            </p>
-          {/if}
-        {/if}
-        {#if upcoming.length}
-          <div class="border-t border-nightline pt-4">
-            <p class="text-[15px] text-nightsoft">Next</p>
-            <ol class="mt-1 text-[18px]">
-              {#each upcoming.slice(0, 3) as s, i (stepKey(s.id))}<li class={i ? 'text-nightsoft' : ''}>
-                  {say(s, told, settings).short} <span class="text-[15px] text-nightsoft">· planned at {Math.round(s.at)} min</span>
-                </li>{/each}
-            </ol>
-          </div>
-        {/if}
-        {#each session.events.filter((e) => e.kind === 'note') as e (e.seq)}
-          <p class="text-[15px] text-nightsoft">{clockTime(Date.parse(e.at))} {e.kind === 'note' ? e.text : ''}</p>
-        {/each}
-        {#each unknownEvents(session.pour) as e (e.seq)}
-          <p class="text-[15px] text-nightsoft">{clockTime(Date.parse(e.at))} “{e.kind}”, recorded by a later Nerite</p>
-        {/each}
-      </aside>
+      <Beside {session} {settings} {step} number={batchIndex} {since} />
     </div>
     <CupStrip {session} onstep={(s) => tap({ kind: 'did', step: s.id })} />
   {:else if answer && !answer.found}

@@ -1,0 +1,78 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { stepKey, type Settings, type ToldStep } from '#core/document';
+  import { say } from '#core/pour';
+  import { unknownEvents, type Session } from '#core/record';
+  import { fixed } from '#core/units';
+  import { clockTime, running } from '$lib/ui/clock.svelte';
+  import { clockSays } from './clock';
+  import WhiteWindow from './WhiteWindow.svelte';
+
+  /** What stands beside the step at hand: the clock of its batch, what comes next, and what was noted. */
+  interface Props {
+    session: Session;
+    settings: Settings;
+    step: ToldStep | undefined;
+    /** The batch the clock is about, counted from 0. */
+    number: number;
+    /** Since its A and B met, min. */
+    since: number | undefined;
+  }
+  let { session, settings, step, number, since }: Props = $props();
+
+  const told = $derived(session.told);
+  const batch = $derived(told.batches[number]);
+  const isDone = (s: ToldStep): boolean => session.doneAt.has(stepKey(s.id));
+  const upcoming = $derived(step ? told.steps.slice(told.steps.indexOf(step) + 1).filter((s) => !isDone(s)) : []);
+  const white = $derived(told.steps.find((s) => s.id.does === 'white' && s.batch === number && !isDone(s)));
+  const clock = $derived(clockSays(batch, since, Boolean(white)));
+  /** The steps stand as soon as they are read; how thick the white is follows. */
+  let curves = $state.raw<typeof import('./thickness')>();
+  onMount(async () => {
+    curves = await import('./thickness');
+  });
+  const thickness = $derived(curves && batch && curves.thicknessOf(session.pour, batch));
+</script>
+
+<!-- in a low window it scrolls, and must be reached without a mouse -->
+<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<aside
+  class="flex min-h-0 flex-col gap-4 overflow-x-hidden overflow-y-auto border-nightline p-5 -outline-offset-2 max-lg:border-t lg:border-l"
+  tabindex="0"
+  aria-label="Clock"
+>
+  {#if batch}
+    <div>
+      <p class="text-[15px] text-nightsoft">{clock.title}</p>
+      {#if clock.left !== undefined}
+        <p class="flex flex-wrap items-baseline gap-x-3">
+          <span class="text-[72px] leading-tight" data-testid="left">{running(clock.left)}</span><span class="text-[17px] text-nightsoft"
+            >{clock.of}</span
+          >
+        </p>
+      {/if}
+    </div>
+    <WhiteWindow {batch} {thickness} limit={session.pour.planned.method.whiteLimit} {since} white={Boolean(white)} />
+    {#if white && since !== undefined && thickness}
+      <p class="text-[15px] text-nightsoft">
+        White is at {fixed(thickness(since), 1)} Pa·s; ready from {fixed(session.pour.planned.method.whiteReady, 1)}.
+      </p>
+    {/if}
+  {/if}
+  {#if upcoming.length}
+    <div class="border-t border-nightline pt-4">
+      <p class="text-[15px] text-nightsoft">Next</p>
+      <ol class="mt-1 text-[18px]">
+        {#each upcoming.slice(0, 3) as s, i (stepKey(s.id))}<li class={i ? 'text-nightsoft' : ''}>
+            {say(s, told, settings).short} <span class="text-[15px] text-nightsoft">· planned at {Math.round(s.at)} min</span>
+          </li>{/each}
+      </ol>
+    </div>
+  {/if}
+  {#each session.events.filter((e) => e.kind === 'note') as e (e.seq)}
+    <p class="text-[15px] text-nightsoft">{clockTime(Date.parse(e.at))} {e.kind === 'note' ? e.text : ''}</p>
+  {/each}
+  {#each unknownEvents(session.pour) as e (e.seq)}
+    <p class="text-[15px] text-nightsoft">{clockTime(Date.parse(e.at))} “{e.kind}”, recorded by a later Nerite</p>
+  {/each}
+</aside>
