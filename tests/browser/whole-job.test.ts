@@ -59,60 +59,61 @@ visit(
       'redo by keyboard',
     );
 
-    // the pour
+    // the pour; what comes next is named beside the step at hand, so only the step itself says that it has come
+    const at = (words: string) => page.getByRole('main').getByRole('status').filter({ hasText: words }).waitFor();
     await page.getByRole('button', { name: 'Start the pour' }).click();
     await page.getByLabel('Temperature at the bench now').fill('70 F');
     await page.getByRole('button', { name: 'Start', exact: true }).click();
     await page.waitForURL('**/pour/**');
-    await page.getByText('Bring A and B together, and press as they meet.').waitFor();
+    await at('Bring A and B together, and press as they meet.');
     await page.getByText('21.1 °C').waitFor();
     await page.keyboard.press('Space');
-    await page.getByText('Lay the beach, thinner toward the water.').waitFor();
+    await at('Lay the beach, thinner toward the water.');
     await page.getByText('White rests').waitFor();
     await page.clock.fastForward('13:00');
     await page.getByRole('button', { name: /^Laid/ }).click();
-    await page.getByText('Lay Deep').waitFor();
+    await at('Lay Deep');
     await page.clock.fastForward('02:00');
     await page.getByRole('button', { name: /^Laid/ }).click();
-    await page.getByText('Lay Offshore').waitFor();
+    await at('Lay Offshore');
 
     // the battery dies: it goes on where it was
     await page.reload();
-    await page.getByText('Lay Offshore').waitFor();
+    await at('Lay Offshore');
     assert.match(await page.getByTestId('since').innerText(), /^1[5-7]:\d\d$/);
     for (const cup of ['Offshore', 'Mid', 'Shallow', 'Shore']) {
-      await page.getByText(`Lay ${cup}`).first().waitFor();
+      await at(`Lay ${cup}`);
       await page.clock.fastForward('01:30');
       await page.getByRole('button', { name: /^Laid/ }).click();
     }
-    await page.getByText('Lay the clear line along the shore').waitFor();
+    await at('Lay the clear line along the shore');
     await page.getByText(/^White is (in its window|at its best)$/).waitFor();
 
     // a slip, taken back
     await page.clock.fastForward('00:10');
     await page.keyboard.press('Space');
-    await page.getByText('Lay the white on the clear line, along the shore.').waitFor();
+    await at('Lay the white on the clear line, along the shore.');
     await page.keyboard.press('u');
-    await page.getByText('Lay the clear line along the shore').waitFor();
+    await at('Lay the clear line along the shore');
     await page.clock.fastForward('02:00');
     await page.keyboard.press('Space');
-    await page.getByText('Lay the white on the clear line, along the shore.').waitFor();
+    await at('Lay the white on the clear line, along the shore.');
     await page.clock.fastForward('00:30');
     await page.keyboard.press('Space');
-    await page.getByText('Heat pass 1 of 2').waitFor();
+    await at('Heat pass 1 of 2');
     await page.keyboard.press('n');
     await page.getByRole('textbox', { name: 'Note' }).fill('Wind from the window, cover sooner.');
     await page.getByRole('button', { name: 'Keep' }).click();
     await page.getByRole('dialog').waitFor({ state: 'detached' });
-    await page.getByText('Heat pass 1 of 2').waitFor();
+    await at('Heat pass 1 of 2');
     await page.clock.fastForward('00:40');
     await page.keyboard.press('h');
     // a second tap of the same glove is not a second pass
     await page.keyboard.press('h');
-    await page.getByText('Heat pass 2 of 2').waitFor();
+    await at('Heat pass 2 of 2');
     await page.clock.fastForward('00:40');
     await page.keyboard.press('h');
-    await page.getByText('Cover it, level, hands off.').waitFor();
+    await at('Cover it, level, hands off.');
     await page.clock.fastForward('01:00');
     await page.keyboard.press('Space');
     await page.getByRole('link', { name: 'To the log' }).click();
