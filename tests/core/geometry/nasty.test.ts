@@ -23,7 +23,7 @@ test('a shoreline that one drag doubles back along the edge of the board is cut'
   near(area(cutBoard(panel, [], { side: 'far', shoreline: back, edges: [] })), 120_000, 1e-6);
 });
 
-/** The attack cuts a hundred thousand of them; here each kind is met a hundred times and more. */
+/** The attack cuts a hundred thousand of them; here each kind is met dozens of times. */
 test('curves on edges, along edges, reversed, retraced, nearly closed and tangled are cut, and their areas add up', () => {
   const met = new Map<string, number>();
   for (let seed = 1; seed <= 600; seed++) {
