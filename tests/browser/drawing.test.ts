@@ -5,9 +5,18 @@ import { cupMl, follow, until, visit } from './help';
 const cove = '/pieces/kelp-cove-1';
 const point = (page: Page, n: number, of: number, name = 'Shoreline'): Locator =>
   page.getByRole('slider', { name: `${name}, point ${n} of ${of}` });
+/** Where a thing lies once it lies still: a sentence that comes beside the chart moves what is drawn on it. */
 const middle = async (at: Locator): Promise<[number, number]> => {
-  const { x, y, width, height } = (await at.boundingBox())!;
-  return [x + width / 2, y + height / 2];
+  const lies = async (): Promise<[number, number]> => {
+    const { x, y, width, height } = (await at.boundingBox())!;
+    return [x + width / 2, y + height / 2];
+  };
+  for (let last = await lies(); ;) {
+    await at.page().waitForTimeout(60);
+    const now = await lies();
+    if (`${now}` === `${last}`) return now;
+    last = now;
+  }
 };
 const down = async (at: Locator): Promise<number> => Number(await at.getAttribute('aria-valuenow'));
 const tool = (page: Page, name: string): Promise<void> => page.getByRole('tab', { name, exact: true }).click();
