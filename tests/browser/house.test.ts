@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
-import type { Page } from 'playwright-core';
+import type { Locator, Page } from 'playwright-core';
 import { writeStudio } from '#core/document';
 import { sample } from '../factories';
 import { demoServer, exportStudio, follow, openFile, plainServer, replaced, until, visit } from './help';
@@ -130,6 +130,17 @@ visit('keyboard reaches the whole job of the piece screen', {}, async ({ page })
     );
 });
 
+/** Goes to a part that scrolls and to its end, without a mouse. */
+async function scrolledByKeyboard(part: Locator): Promise<void> {
+  await part.focus();
+  await part.page().keyboard.press('End');
+  await until(
+    () => part.evaluate((element) => element.scrollTop),
+    (top) => top > 20,
+    'scrolled',
+  );
+}
+
 visit('a tide line with more pieces than it shows is scrolled by keyboard', {}, async ({ page }) => {
   const studio = sample();
   // a row for each on any day: none is poured, and all are to be
@@ -139,26 +150,14 @@ visit('a tide line with more pieces than it shows is scrolled by keyboard', {}, 
   await replaced(page);
   const line = page.getByRole('region', { name: 'Tide line' });
   await line.getByText('Jetty rail').waitFor();
-  await line.focus();
-  await page.keyboard.press('End');
-  await until(
-    () => line.evaluate((section) => section.scrollTop),
-    (top) => top > 20,
-    'scrolled',
-  );
+  await scrolledByKeyboard(line);
 });
 
 visit('the clock beside a step is scrolled by keyboard in a low window', { size: { width: 1280, height: 420 } }, async ({ page }) => {
   await follow(page, '/pour/pour-5');
   const clock = page.getByRole('complementary', { name: 'Clock' });
   await clock.getByText('working time is over').waitFor();
-  await clock.focus();
-  await page.keyboard.press('End');
-  await until(
-    () => clock.evaluate((aside) => aside.scrollTop),
-    (top) => top > 20,
-    'scrolled',
-  );
+  await scrolledByKeyboard(clock);
 });
 
 visit('start empty and bring the sample back both ask first, and what was there can be brought back', {}, async ({ page }) => {
