@@ -6,10 +6,18 @@ import { startingBoard, startingCoat, startingPiece, type BoardAnswers } from '#
 import { openStudio, type Coat, type Piece, type Pour, type PourEvent, type Stock, type Studio, type Told } from '#core/document';
 import { Planner, type Means, type PiecePlan } from '#core/plan';
 import { tell } from '#core/pour';
+import { writesIn } from '#core/units';
 
 /** The planner of the tests: what one has worked out the next need not. */
 export const planner = new Planner();
 export const utc = new Zone('UTC');
+
+/** Studios that read metric units and US ones, and one of each that has no scale. */
+export const metric = writesIn({ length: 'mm', volume: 'ml', temperature: '°C', weight: 'g' });
+const inUs = { length: 'in', volume: 'fl oz', temperature: '°F', weight: 'oz wt' } as const;
+export const us = writesIn(inUs);
+export const usMarked = writesIn({ ...inUs, measure: 'marked cups' });
+export const marked = writesIn({ length: 'mm', volume: 'ml', temperature: '°C', measure: 'marked cups' });
 
 export const resin = startingResin;
 export const method = startingMethod;

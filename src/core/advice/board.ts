@@ -1,10 +1,9 @@
 import { EDGE_WARN, edgeHolds } from '#core/level';
 import { mixedDensity } from '#core/mix';
-import { fixed, plain } from '#core/units';
 import type { Finding, Rule } from './finding';
 
 /** Film past what the rim holds: a free edge by its capillary length, a wall by its height. */
-export const filmOverEdge: Rule = ({ plan }) =>
+export const filmOverEdge: Rule = ({ plan, write }) =>
   plan.pours.flatMap(({ film, batches }, pour): Finding[] => {
     const { edge, wallHeight } = plan.piece;
     if (!batches.length || edge === 'dammed') return [];
@@ -15,9 +14,9 @@ export const filmOverEdge: Rule = ({ plan }) =>
               code: 'film-over-edge',
               severity: 'stop',
               where: { pour },
-              says: `${fixed(film, 1)} mm of film stands over a wall of ${plain(wallHeight, 1)} mm.`,
+              says: `${write.fine(film)} of film stands over a wall of ${write.fine(wallHeight)}.`,
               why: 'It runs over the wall.',
-              fix: `Keep this pour under ${plain(wallHeight, 1)} mm.`,
+              fix: `Keep this pour under ${write.fine(wallHeight)}.`,
             },
           ]
         : [];
@@ -28,7 +27,7 @@ export const filmOverEdge: Rule = ({ plan }) =>
         code: 'film-over-edge',
         severity: film >= holds ? 'stop' : 'warn',
         where: { pour },
-        says: `${fixed(film, 1)} mm of film in one pour; a clean sharp edge holds ${fixed(holds, 1)} mm.`,
+        says: `${write.fine(film)} of film in one pour; a clean sharp edge holds ${write.fine(holds)}.`,
         why:
           film >= holds
             ? 'The rest runs over the edge and the film ends up thinner than planned.'

@@ -4,13 +4,12 @@ import { drawsBackBelow, RECEDING } from '#core/level';
 import { mixedDensity } from '#core/mix';
 import { whiteAmounts } from '#core/plan';
 import { lightnessOf } from '#core/tint';
-import { plain } from '#core/units';
 import type { Finding, Rule } from './finding';
 
 /** Rules about one coat and what lies below and above it. */
 
 /** Silicone left on a film draws the next one back. */
-export const siliconeBeforeCoat: Rule = ({ plan }) =>
+export const siliconeBeforeCoat: Rule = ({ plan, write }) =>
   plan.piece.coats.flatMap((coat, i, all): Finding[] => {
     const next = all[i + 1];
     if (coat.kind !== 'wave' || coat.additive !== 'silicone' || !next || next.kind === 'seal') return [];
@@ -22,7 +21,7 @@ export const siliconeBeforeCoat: Rule = ({ plan }) =>
         severity: 'stop',
         where: { coatId: next.id },
         says: `${coatName(next)} goes over a wave with silicone.`,
-        why: `On silicone a film under ${plain(back, 1)} mm draws back into pits.`,
+        why: `On silicone a film under ${write.fine(back)} draws back into pits.`,
         fix: 'Degrease, then lay a coat of seal between, or leave silicone out.',
       },
     ];
@@ -46,7 +45,7 @@ export const torchBesideWood: Rule = ({ plan }) => {
 };
 
 /** Pigment left open: the last coat stops short of the rim, or of part of what is coloured. */
-export const coatsShortOfEdge: Rule = ({ plan }) => {
+export const coatsShortOfEdge: Rule = ({ plan, write }) => {
   const last = plan.coats.at(-1);
   if (!last || (last.coat.kind !== 'top' && last.coat.kind !== 'clear')) return [];
   const covered = last.regions.beach.area + last.regions.sea.reduce((sum, r) => sum + r.area, 0);
@@ -57,7 +56,7 @@ export const coatsShortOfEdge: Rule = ({ plan }) => {
       code: 'coat-short-of-edge',
       severity: 'warn',
       where: { coatId: last.coat.id },
-      says: `${last.name} leaves ${plain(left / 100, 0)} cm² of what is below it open${last.coat.inset ? `, ${plain(last.coat.inset, 1)} mm all round the rim` : ''}.`,
+      says: `${last.name} leaves ${write.area(left)} of what is below it open${last.coat.inset ? `, ${write.fine(last.coat.inset)} all round the rim` : ''}.`,
       why: 'There it shows a step, and the coats below are what is touched and washed.',
       fix: 'Take it over the whole of what is coated, to the edge.',
     },
@@ -65,7 +64,7 @@ export const coatsShortOfEdge: Rule = ({ plan }) => {
 };
 
 /** Sand that ends as a step above the sea that should run over it. */
-export const sandOverFilm: Rule = ({ plan }) => {
+export const sandOverFilm: Rule = ({ plan, write }) => {
   const sand = plan.coats.find((c) => c.coat.kind === 'sand');
   const sea = plan.coats.find((c) => c.coat.kind === 'sea');
   if (!sand || !sea || sand.coat.kind !== 'sand' || sand.coat.taper || !sand.cups.length || sand.film <= sea.film) return [];
@@ -74,7 +73,7 @@ export const sandOverFilm: Rule = ({ plan }) => {
       code: 'sand-over-film',
       severity: 'warn',
       where: { coatId: sand.coat.id },
-      says: `The sand ends as a step ${plain(sand.film - sea.film, 1)} mm over the sea.`,
+      says: `The sand ends as a step ${write.fine(sand.film - sea.film)} over the sea.`,
       why: 'The wave stops at it, and loose sand at the edge flies when it is heated.',
       fix: 'Thin it out toward the water, so that the sea runs over it.',
     },
@@ -82,7 +81,7 @@ export const sandOverFilm: Rule = ({ plan }) => {
 };
 
 /** A film spread thinner than what stays spread on its ground. */
-export const filmDrawsBack: Rule = ({ plan }) =>
+export const filmDrawsBack: Rule = ({ plan, write }) =>
   plan.coats.flatMap(({ coat, name, film, number }): Finding[] => {
     if (coat.kind === 'wave' || coat.kind === 'top' || isJoined(plan.piece.coats, coat)) return [];
     const density = mixedDensity(plan.means.resins.find((r) => r.id === coat.resinId)!);
@@ -95,9 +94,9 @@ export const filmDrawsBack: Rule = ({ plan }) =>
           code: 'film-draws-back',
           severity: 'warn',
           where: { coatId: coat.id },
-          says: `${name} of ${plain(film, 2)} mm does not stay spread; from ${plain(primed, 2)} mm it does.`,
+          says: `${name} of ${write.fine(film, 2)} does not stay spread; from ${write.fine(primed, 2)} it does.`,
           why: 'Surface tension pulls a thinner film back into islands.',
-          fix: `Lay ${plain(Math.ceil(primed * 10) / 10, 1)} mm or more.`,
+          fix: `Lay ${write.fine(Math.ceil(primed * 10) / 10)} or more.`,
         },
       ];
     if (!onCoat || film >= glossy) return [];
@@ -106,9 +105,9 @@ export const filmDrawsBack: Rule = ({ plan }) =>
         code: 'film-needs-scuff',
         severity: 'note',
         where: { coatId: coat.id },
-        says: `${name} of ${plain(film, 2)} mm stays spread on a scuffed coat; on a glossy one it takes ${plain(glossy, 2)} mm.`,
+        says: `${name} of ${write.fine(film, 2)} stays spread on a scuffed coat; on a glossy one it takes ${write.fine(glossy, 2)}.`,
         why: 'A hard gloss lets a thin film draw back.',
-        fix: `Scuff and wipe first, or lay ${plain(Math.ceil(glossy * 10) / 10, 1)} mm.`,
+        fix: `Scuff and wipe first, or lay ${write.fine(Math.ceil(glossy * 10) / 10)}.`,
       },
     ];
   });
@@ -143,7 +142,7 @@ export const glazeHidesLacing: Rule = ({ plan }) =>
 const APART = 2;
 
 /** White for the reach and white in the drawn line that tell different stories. */
-export const whiteTwoWays: Rule = ({ plan }) =>
+export const whiteTwoWays: Rule = ({ plan, write }) =>
   plan.piece.coats.flatMap((coat): Finding[] => {
     if (coat.kind !== 'wave') return [];
     const { byReach, byLine } = whiteAmounts(plan, coat);
@@ -153,7 +152,7 @@ export const whiteTwoWays: Rule = ({ plan }) =>
         code: 'white-two-ways',
         severity: 'warn',
         where: { coatId: coat.id },
-        says: `The reach takes ${plain(byReach, 1)} ml of white; the drawn line holds ${plain(byLine, 1)} ml.`,
+        says: `The reach takes ${write.volume(byReach)} of white; the drawn line holds ${write.volume(byLine)}.`,
         why:
           byLine > byReach
             ? 'So much white on the line hides the sea it is pushed over.'

@@ -137,7 +137,7 @@ export const curveMeetsHole: Rule = ({ plan }) => {
 const JUMP = 2;
 
 /** One shore across a row of boards that does not meet at a join. */
-export const shoreJumps: Rule = ({ plan, joins = [] }) => {
+export const shoreJumps: Rule = ({ plan, write, joins = [] }) => {
   const worst = joins.reduce<(typeof joins)[0] | undefined>(
     (most, j) => (!most || Math.abs(j.jump) > Math.abs(most.jump) ? j : most),
     undefined,
@@ -148,7 +148,7 @@ export const shoreJumps: Rule = ({ plan, joins = [] }) => {
       code: 'shore-jumps',
       severity: 'warn',
       where: {},
-      says: `The ${worst.curve === 0 ? 'shoreline' : 'tint edge'} misses that of ${worst.other} by ${plain(Math.abs(worst.jump), 0)} mm.`,
+      says: `The ${worst.curve === 0 ? 'shoreline' : 'tint edge'} misses that of ${worst.other} by ${write.length(Math.abs(worst.jump))}.`,
       why: `Hung side by side, ${plan.piece.name} and ${worst.other} show a step there.`,
       fix: 'Let it meet its neighbours, or run one sea across the row; both are below the chart.',
     },

@@ -6,7 +6,7 @@ import type { Finding, Rule } from './finding';
 const SWALLOWED = 2.3;
 
 /** What is set into a wet film and goes under. */
-export const dressingSinks: Rule = ({ plan }) =>
+export const dressingSinks: Rule = ({ plan, write }) =>
   (plan.piece.dressings ?? []).flatMap((d): Finding[] => {
     if (d.when === 'before resin' || d.kind === 'creature') return [];
     const coat = plan.coats[dressedAfter(plan.piece, d)];
@@ -17,15 +17,15 @@ export const dressingSinks: Rule = ({ plan }) =>
         code: 'dressing-sinks',
         severity: 'warn',
         where: { coatId: coat!.coat.id },
-        says: `A ${d.kind} ${plain(d.height, 1)} mm high set into ${plain(film, 1)} mm of film is swallowed.`,
-        why: `The film closes over what stands less than ${plain(SWALLOWED, 1)} mm above it.`,
+        says: `A ${d.kind} ${write.fine(d.height)} high set into ${write.fine(film)} of film is swallowed.`,
+        why: `The film closes over what stands less than ${write.fine(SWALLOWED)} above it.`,
         fix: 'Glue it on before the resin, wait until the film holds it, or take a higher one.',
       },
     ];
   });
 
 /** What stands above the last level: in a tray nothing may, elsewhere it is only known. */
-export const dressingProud: Rule = ({ plan }) => {
+export const dressingProud: Rule = ({ plan, write }) => {
   const { dressings = [], edge, wallHeight, surface } = plan.piece;
   if ((!dressings.length && !surface.relief) || !plan.coats.length) return [];
   const { level } = clearanceOf(plan);
@@ -42,7 +42,7 @@ export const dressingProud: Rule = ({ plan }) => {
       code: 'dressing-proud',
       severity: tray ? 'warn' : 'note',
       where: {},
-      says: `${what} stands ${plain(proud, 1)} mm above ${top ? 'the top coat' : 'the last film'}${over ? ', and over the wall' : ''}.`,
+      says: `${what} stands ${write.fine(proud)} above ${top ? 'the top coat' : 'the last film'}${over ? ', and over the wall' : ''}.`,
       why: tray ? 'A glass set on a tray tips on it.' : 'It stays proud of the resin, dry at its tip.',
       fix: tray
         ? `Take lower pieces, or ${top ? 'more cover in the top coat' : 'a top coat with cover for them'}.`

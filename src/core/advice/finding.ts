@@ -1,6 +1,6 @@
-import type { Settings } from '#core/document';
 import type { Join } from '#core/edit';
 import type { PiecePlan } from '#core/plan';
+import type { Writes } from '#core/units';
 
 export type Severity = 'stop' | 'warn' | 'note';
 
@@ -15,10 +15,10 @@ export interface Finding {
   fix: string;
 }
 
-/** What rules are told: the plan, and how the studio measures. */
+/** What rules are told: the plan, and how the studio measures and writes. */
 export interface Facts {
   plan: PiecePlan;
-  measure: Settings['measure'];
+  write: Writes;
   /** How its curves meet those of its neighbours in a row. */
   joins?: Join[];
 }

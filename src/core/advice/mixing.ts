@@ -1,8 +1,8 @@
 import { PEAK_STOP, PEAK_WARN } from '#core/cure';
 import type { Resin } from '#core/document';
 import { RATIO_FLAG } from '#core/mix';
-import { strainsOf, type Batch, type Strain } from '#core/plan';
-import { fixed, plain, writeShare } from '#core/units';
+import { strainsOf, type Batch, type Strain, type WaitingCup } from '#core/plan';
+import { plain, writeShare, type Writes } from '#core/units';
 import type { Facts, Finding, Rule } from './finding';
 
 /** Each batch of each pour, with the pour's number. */
@@ -11,22 +11,22 @@ const batches = ({ plan }: Facts): { pour: number; batch: Batch }[] =>
 
 /** A by-volume ratio weighed in grams: named and sized where a scale is used. */
 export const equalGrams: Rule = (facts) =>
-  facts.measure !== 'scale'
+  !facts.write.byScale
     ? []
     : batches(facts)
         .filter(({ batch }) => Math.abs(batch.weighedError) >= RATIO_FLAG)
         .map(({ pour, batch }) => {
           const { a, b } = batch.resin.ratio;
           const stated = `${plain(a, 2)} : ${plain(b, 2)}`;
-          const slip = a === b ? 'equal grams' : `${stated} in grams`;
+          const slip = a === b ? 'equal weights' : `${stated} by weight`;
           const error = `${writeShare(Math.abs(batch.weighedError))} too ${batch.weighedError > 0 ? 'much' : 'little'} hardener`;
           return {
             code: 'equal-grams',
             severity: 'note',
             where: { pour },
-            says: 'Weigh by the two gram columns.',
+            says: 'Weigh A and B each by its own figure, not alike.',
             why: `${batch.resin.name} is ${stated} by volume; ${slip} would put in ${error}.`,
-            fix: `Put in ${fixed(batch.parts.aG, 1)} g of A and ${fixed(batch.parts.bG, 1)} g of B.`,
+            fix: `Put in ${facts.write.weight(batch.parts.aG)} of A and ${facts.write.weight(batch.parts.bG)} of B.`,
           };
         });
 
@@ -70,9 +70,12 @@ export const colourantOverOwn: Rule = ({ plan }) =>
     ),
   );
 
+/** What waits in a cup, by weight or by the cup's marks. */
+const amountIn = ({ grams, ml }: WaitingCup, write: Writes): string => write.measure(grams, ml, 0);
+
 const SOONER = 'Empty it sooner: fewer cups in this pour, a second pair of hands, or a wider vessel.';
 
-function strainFinding(strain: Strain, pour: number, resin: Resin): Finding {
+function strainFinding(strain: Strain, pour: number, resin: Resin, write: Writes): Finding {
   if (strain.kind === 'outlasts')
     return {
       code: 'batch-outlasts',
@@ -85,34 +88,34 @@ function strainFinding(strain: Strain, pour: number, resin: Resin): Finding {
   const { cup, emptied } = strain;
   const { key } = cup;
   const course = cup.left();
-  const grams = `${plain(cup.grams, 0)} g in ${cup.name}`;
+  const held = `${amountIn(cup, write)} in ${cup.name}`;
   const where = { pour, ...(key && { cup: key }) };
   if (strain.kind === 'runs away')
     return {
       code: 'cup-too-big',
       severity: 'stop',
       where,
-      says: `${grams} begins to run away after ${plain(course.runawayMin, 0)} min; your plan empties it at ${plain(emptied, 0)} min.`,
-      why: `It would reach ${plain(course.peakC, 0)} °C, smoke and set in the cup.`,
+      says: `${held} begins to heat by itself, faster and faster, after ${plain(course.runawayMin, 0)} min; your plan empties it at ${plain(emptied, 0)} min.`,
+      why: `It would reach ${write.temperature(course.peakC, 0)}, smoke and set in the cup.`,
       fix: SOONER,
     };
   return {
     code: 'cup-too-big',
     severity: 'warn',
     where,
-    says: `${grams} warms itself and is past working after ${plain(cup.workingMin, 0)} min; your plan empties it at ${plain(emptied, 0)} min.`,
+    says: `${held} warms itself and is past working after ${plain(cup.workingMin, 0)} min; your plan empties it at ${plain(emptied, 0)} min.`,
     why: 'The mass in a cup heats itself; the same resin in a film stays cool.',
     fix: SOONER,
   };
 }
 
-const strained = ({ plan }: Facts): Finding[] =>
+const strained = ({ plan, write }: Facts): Finding[] =>
   plan.pours.flatMap(({ batches, steps }, pour) =>
-    batches.flatMap((batch, i) => strainsOf(batch, i, steps, plan.means).map((strain) => strainFinding(strain, pour, batch.resin))),
+    batches.flatMap((batch, i) => strainsOf(batch, i, steps, plan.means).map((strain) => strainFinding(strain, pour, batch.resin, write))),
   );
 
 /** A mixing cup that is emptied in time, and what it would do if it were left. */
-const leftStanding = ({ plan }: Facts): Finding[] =>
+const leftStanding = ({ plan, write }: Facts): Finding[] =>
   plan.pours.flatMap(({ batches, steps }, pour) =>
     batches.flatMap((batch, i) => {
       const heats = new Set(strainsOf(batch, i, steps, plan.means).flatMap((s) => (s.kind === 'outlasts' ? [] : [s.cup])));
@@ -121,14 +124,17 @@ const leftStanding = ({ plan }: Facts): Finding[] =>
         if (key || heats.has(cup)) return [];
         const course = cup.left();
         if (course.peakC < PEAK_WARN) return [];
-        const runs = course.runawayMin < Infinity ? `, running away from ${plain(course.runawayMin, 0)} min` : '';
+        const runs = course.runawayMin < Infinity ? `, heating faster and faster from ${plain(course.runawayMin, 0)} min on` : '';
         return [
           {
             code: 'cup-left-standing',
             severity: 'note',
             where: { pour },
-            says: `Left standing, ${plain(cup.grams, 0)} g in ${name} would reach ${plain(course.peakC, 0)} °C${runs}.`,
-            why: course.peakC >= PEAK_STOP ? 'At 90 °C it smokes and can boil.' : 'From 60 °C it is too hot to hold and sets in minutes.',
+            says: `Left standing, ${amountIn(cup, write)} in ${name} would reach ${write.temperature(course.peakC, 0)}${runs}.`,
+            why:
+              course.peakC >= PEAK_STOP
+                ? `At ${write.temperature(PEAK_STOP, 0)} it smokes and can boil.`
+                : `From ${write.temperature(PEAK_WARN, 0)} it is too hot to hold and sets in minutes.`,
             fix: 'Fill the cups as soon as it is stirred. A hot cup goes outside onto stone.',
           },
         ];
@@ -143,7 +149,7 @@ export const cupTooBig: Rule = (facts) => [...strained(facts).filter((f) => f.co
 export const batchOutlasts: Rule = (facts) => strained(facts).filter((f) => f.code === 'batch-outlasts');
 
 /** A batch that was split, and why. */
-export const batchSplit: Rule = ({ plan }) =>
+export const batchSplit: Rule = ({ plan, write }) =>
   plan.pours.flatMap(({ batches }, pour) =>
     batches.flatMap(({ because, resin }, i): Finding[] => {
       if (!because || batches.findIndex((b) => b.resin.id === resin.id && b.because) !== i) return [];
@@ -154,7 +160,7 @@ export const batchSplit: Rule = ({ plan }) =>
           severity: 'note',
           where: { pour },
           says: `${resin.name} is mixed in ${count} batches.`,
-          why: writeStrain(because),
+          why: writeStrain(because, write),
           fix: 'Mix each when its first cup is to be laid. A second pair of hands, or a slower resin, makes do with one; one can be asked for in Settings.',
         },
       ];
@@ -162,18 +168,18 @@ export const batchSplit: Rule = ({ plan }) =>
   );
 
 /** A mixing that holds as one because of how it is mixed: what to do, and what it would do else. */
-export const mixedWithCare: Rule = ({ plan }) =>
+export const mixedWithCare: Rule = ({ plan, write }) =>
   plan.pours.flatMap(({ batches }, pour) =>
-    batches.flatMap(({ care, resin, grams }): Finding[] => {
+    batches.flatMap(({ care, resin, grams, ml }): Finding[] => {
       if (!care) return [];
-      const bottles = care.cooler ? `with the bottles ${plain(care.cooler, 0)} °C cooler than the room` : '';
+      const bottles = care.cooler ? `with the bottles ${write.warmer(care.cooler)} cooler than the room` : '';
       const tub = care.wide ? 'in a wide tub, no deeper than two fingers' : '';
       return [
         {
           code: 'mixed-with-care',
           severity: 'note',
           where: { pour },
-          says: `Mix ${plain(grams, 0)} g of ${resin.name} ${[tub, bottles].filter(Boolean).join(', ')}, and fill the cups as soon as it is stirred.`,
+          says: `Mix ${write.measure(grams, ml, 0)} of ${resin.name} ${[tub, bottles].filter(Boolean).join(', ')}, and fill the cups as soon as it is stirred.`,
           why: 'In a deep cup so much of it would heat itself before it is divided. So it stays one mixing.',
           fix: care.wide ? 'A tray or a paint tub will do.' : 'Half an hour on a cool floor will do; wipe the bottles dry.',
         },
@@ -200,13 +206,14 @@ export const tooManyMixings: Rule = ({ plan }) =>
   });
 
 /** What one mixing would do, in a sentence. */
-export function writeStrain(strain: Strain): string {
+export function writeStrain(strain: Strain, write: Writes): string {
   if (strain.kind === 'outlasts')
     return `One mixing would take ${plain(strain.needed, 0)} min of work, and can be worked for ${plain(strain.working, 0)} min here.`;
-  const { grams, name, workingMin } = strain.cup;
+  const { name, workingMin } = strain.cup;
+  const held = amountIn(strain.cup, write);
   const course = strain.cup.left();
-  const runs = course.runawayMin < Infinity ? ` and begin to run away at ${plain(course.runawayMin, 0)} min` : '';
+  const runs = course.runawayMin < Infinity ? `, heating faster and faster from ${plain(course.runawayMin, 0)} min on` : '';
   return strain.kind === 'runs away'
-    ? `In one mixing, ${plain(grams, 0)} g in ${name} left standing would reach ${plain(course.peakC, 0)} °C${runs}; it is emptied at ${plain(strain.emptied, 0)} min${course.runawayMin > strain.emptied ? ', too near to that' : ''}.`
-    : `In one mixing, ${plain(grams, 0)} g in ${name} would be past working at ${plain(workingMin, 0)} min, and is emptied at ${plain(strain.emptied, 0)} min.`;
+    ? `In one mixing, ${held} in ${name} left standing would reach ${write.temperature(course.peakC, 0)}${runs}; it is emptied at ${plain(strain.emptied, 0)} min${course.runawayMin > strain.emptied ? ', too near to that' : ''}.`
+    : `In one mixing, ${held} in ${name} would be past working at ${plain(workingMin, 0)} min, and is emptied at ${plain(strain.emptied, 0)} min.`;
 }

@@ -2,7 +2,6 @@ import { holesOf } from '#core/document';
 import { materials } from '#core/craft';
 import { inside, rimRings } from '#core/geometry';
 import { hourMarks } from '#core/prepare';
-import { plain } from '#core/units';
 import type { Finding, Rule } from './finding';
 
 /** Rules about the board before any resin. */
@@ -50,12 +49,12 @@ export const overVarnishUnscuffed: Rule = ({ plan }) => {
 /** Longest side a canvas carries wet resin without sagging, mm. */
 const CANVAS_LIMIT = 300;
 
-export const canvasTooLarge: Rule = ({ plan }) => {
+export const canvasTooLarge: Rule = ({ plan, write }) => {
   const long = Math.max(plan.bounds.width, plan.bounds.height);
   if (plan.piece.surface.material !== 'canvas' || long <= CANVAS_LIMIT) return [];
   return warn(
     'canvas-too-large',
-    `A canvas of ${plain(long / 10, 0)} cm sags under resin; up to ${CANVAS_LIMIT / 10} cm holds.`,
+    `A canvas of ${write.length(long)} sags under resin; up to ${write.length(CANVAS_LIMIT)} holds.`,
     'The film runs to the middle and sets there as a pool.',
     'Brace it from below with a board, or take a panel.',
   );
@@ -74,7 +73,7 @@ export const holeUntaped: Rule = ({ plan }) => {
 };
 
 /** A clock's shaft has to come through everything that is built up at its hole, and its marks to stand on the face. */
-export const clockDoesNotFit: Rule = ({ plan }) => {
+export const clockDoesNotFit: Rule = ({ plan, write }) => {
   const { clock, thickness, surface } = plan.piece;
   if (!clock) return [];
   // what lies on the thickest part of the face; the shaft may stand in any of them
@@ -92,9 +91,9 @@ export const clockDoesNotFit: Rule = ({ plan }) => {
       code: 'clock-shaft-short',
       severity: 'stop',
       where: {},
-      says: `A thread of ${plain(clock.shaft, 1)} mm does not come through ${plain(total, 1)} mm of board and resin with its nut.`,
+      says: `A thread of ${write.fine(clock.shaft)} does not come through ${write.fine(total)} of board and resin with its nut.`,
       why: 'The hands cannot be fitted.',
-      fix: `Take a movement with ${plain(Math.ceil(total + 2), 0)} mm of thread, or recess the back.`,
+      fix: `Take a movement with ${write.fine(Math.ceil(total + 2))} of thread, or recess the back.`,
     });
   const reach = Math.min(plan.bounds.width, plan.bounds.height) / 2;
   const rim = rimRings(plan.piece.shape);
@@ -103,9 +102,9 @@ export const clockDoesNotFit: Rule = ({ plan }) => {
       code: 'clock-dial-wide',
       severity: 'warn',
       where: {},
-      says: `Hour marks ${plain(clock.dial, 0)} mm from the middle miss the face; it reaches ${plain(reach, 0)} mm there at most.`,
+      says: `Hour marks ${write.length(clock.dial)} from the middle miss the face; it reaches ${write.length(reach)} there at most.`,
       why: 'Some marks would stand off the board.',
-      fix: `Set the dial to less than ${plain(reach, 0)} mm.`,
+      fix: `Set the dial to less than ${write.length(reach)}.`,
     });
   return found;
 };

@@ -1,11 +1,10 @@
 import { sagOf, weightOf, clearanceOf } from '#core/plan';
-import { fixed, plain } from '#core/units';
 import type { Rule } from './finding';
 
 /** Rules about the finished piece: what carries it, and what it is for. */
 
 /** A finished weight past its hanger. */
-export const hangerTooWeak: Rule = ({ plan }) => {
+export const hangerTooWeak: Rule = ({ plan, write }) => {
   const { hangerKg } = plan.piece;
   if (hangerKg === undefined) return [];
   const { total } = weightOf(plan);
@@ -15,9 +14,9 @@ export const hangerTooWeak: Rule = ({ plan }) => {
       code: 'hanger-too-weak',
       severity: 'stop',
       where: {},
-      says: `Finished it weighs ${fixed(total, 1)} kg; its hanger carries ${plain(hangerKg, 1)} kg.`,
+      says: `Finished it weighs ${write.heavy(total * 1000)}; its hanger carries ${write.heavy(hangerKg * 1000)}.`,
       why: 'It comes off the wall.',
-      fix: `Take two hangers, or one rated for more than ${plain(Math.ceil(total), 0)} kg, and screws to match.`,
+      fix: `Take two hangers, or one rated for more than ${write.heavy(Math.ceil(total) * 1000)}, and screws to match.`,
     },
   ];
 };
@@ -25,7 +24,7 @@ export const hangerTooWeak: Rule = ({ plan }) => {
 /** A sag that moves a wet film from the ends to the middle, mm. */
 const SAG = 0.5;
 
-export const boardSags: Rule = ({ plan }) => {
+export const boardSags: Rule = ({ plan, write }) => {
   if (plan.piece.surface.material === 'canvas' || !plan.coats.length) return [];
   const sag = sagOf(plan);
   if (sag < SAG) return [];
@@ -34,7 +33,7 @@ export const boardSags: Rule = ({ plan }) => {
       code: 'board-sags',
       severity: 'warn',
       where: {},
-      says: `On feet at its ends this board sags ${fixed(sag, 1)} mm in the middle.`,
+      says: `On feet at its ends this board sags ${write.fine(sag)} in the middle.`,
       why: 'Film and waves run to the low place while they are wet.',
       fix: 'Set a foot under its middle too, or double the board.',
     },
@@ -42,7 +41,7 @@ export const boardSags: Rule = ({ plan }) => {
 };
 
 /** What a tray holds, from its floor to the rim of its wall. */
-export const wallOverfull: Rule = ({ plan }) => {
+export const wallOverfull: Rule = ({ plan, write }) => {
   if (plan.piece.edge !== 'wall' || !plan.coats.length) return [];
   const { wallLeft, highest } = clearanceOf(plan);
   if (wallLeft === undefined || wallLeft >= 0) return [];
@@ -51,7 +50,7 @@ export const wallOverfull: Rule = ({ plan }) => {
       code: 'wall-overfull',
       severity: 'stop',
       where: {},
-      says: `All coats together stand ${fixed(highest, 1)} mm high in a wall of ${plain(plan.piece.wallHeight!, 1)} mm.`,
+      says: `All coats together stand ${write.fine(highest)} high in a wall of ${write.fine(plan.piece.wallHeight!)}.`,
       why: 'The last of them runs over the wall.',
       fix: 'Take thinner coats, or a higher wall.',
     },

@@ -72,7 +72,9 @@ const no = (says: string): { ok: false; says: string } => ({ ok: false, says });
 function readNumber(cells: Cells, head: string, range: Range): Reading {
   const text = cells[head] ?? '';
   if (/^[=+@]/.test(text)) return no(`${head} is a formula, “${text.slice(0, 24)}”. Give the number it comes to.`);
-  const reading = readWithin(bare, text, range, `A ${head}`, (v) => plain(v, 3));
+  // in a file a point is a decimal: only what a spreadsheet of another country wrote is read as a hand's
+  const exact = /^-?\d+\.\d{3}$/.test(text) ? `${text}0` : text;
+  const reading = readWithin(bare, exact, range, `A ${head}`, (v) => plain(v, 3));
   return reading.ok ? reading : no(`${head}: ${reading.says}`);
 }
 

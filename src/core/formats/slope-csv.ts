@@ -1,6 +1,7 @@
 import { keptLoad } from '#core/edit';
 import { limits, slopeGrounds, type Colourant, type Part, type Resin, type Slope, type SlopeGround } from '#core/document';
 import { hexOf, lightness, recipeSeen, groundNamed, type SolvedSlope } from '#core/tint';
+import { film as films, inUnit, volume, type Quantity, type Range, type Writes } from '#core/units';
 import { readCsv, writeCsv } from './csv';
 
 /** A slope with what was made of it. */
@@ -17,17 +18,22 @@ export interface SlopeShelf {
 
 const round = (value: number, digits: number): number => Number(value.toFixed(digits));
 
-/** Slopes as CSV: a line a cup, deep to shore, with a column of load for each colourant used. */
-export function writeSlopes(rows: SlopeRow[], { resins, colourants }: SlopeShelf): string {
+/** Heads an amount and a film may stand under, by their unit. */
+const AMOUNTS = ['ml', 'fl oz'] as const;
+const FILMS = { 'film mm': 'mm', 'film in': 'in' } as const;
+
+/** Slopes as CSV in the studio's units: a line a cup, deep to shore, with a column of load for each colourant used. */
+export function writeSlopes(rows: SlopeRow[], { resins, colourants }: SlopeShelf, { units }: Pick<Writes, 'units'>): string {
+  const thin = units.length === 'in' ? 'in' : 'mm';
   const lines = rows.flatMap(({ slope, solved }) => solved.cups.map((cup) => ({ slope, cup })));
   const used = colourants.filter((c) => lines.some(({ cup }) => cup.recipe.some((p) => p.colourantId === c.id)));
   return writeCsv<(typeof lines)[0]>(
     [
       { head: 'slope', cell: (l) => l.slope.name },
       { head: 'cup', cell: (l) => l.cup.cup.name },
-      { head: 'ml', cell: (l) => round(l.cup.cup.ml, 2) },
+      { head: units.volume, cell: (l) => round(inUnit(volume, l.cup.cup.ml, units.volume), units.volume === 'ml' ? 2 : 5) },
       { head: 'resin', cell: (l) => resins.find((r) => r.id === l.slope.resinId)?.name },
-      { head: 'film mm', cell: (l) => round(l.slope.film, 3) },
+      { head: `film ${thin}`, cell: (l) => round(inUnit(films, l.slope.film, thin), thin === 'mm' ? 3 : 6) },
       { head: 'over', cell: (l) => l.slope.ground },
       { head: 'lightness', cell: (l) => round(l.cup.lightness, 4) },
       { head: 'colour', cell: (l) => hexOf(l.cup.seen) },
@@ -55,6 +61,13 @@ function numberIn(text: string | undefined, { min, max }: { min: number; max: nu
     : { ok: false, says: `“${text ?? ''}” is no ${what}. It is a number from ${min} to ${max}.` };
 }
 
+/** A measure under a head that names its unit, in the quantity's first unit, to a thousandth of it. */
+function measureIn(text: string | undefined, q: Quantity, unit: string, range: Range, what: string): Value<number> {
+  const factor = 1 / inUnit(q, 1, unit);
+  const reading = numberIn(text, { min: round(range.min / factor, 5), max: round(range.max / factor, 5) }, `${what} in ${unit}`);
+  return reading.ok ? { ok: true, value: round(reading.value * factor, 3) } : reading;
+}
+
 /**
  * Reads slopes from CSV: each line a cup, its recipe by the columns “colourant %”. Cups come in locked, since it is
  * their recipes that the file holds.
@@ -62,11 +75,13 @@ function numberIn(text: string | undefined, { min, max }: { min: number; max: nu
  */
 export function readSlopes(text: string, { resins, colourants }: SlopeShelf, freshId: (n: number) => string): SlopeReading {
   const { heads, rows } = readCsv(text);
-  const missing = ['slope', 'cup', 'ml'].filter((head) => !heads.includes(head));
+  const amountHead = AMOUNTS.find((head) => heads.includes(head));
+  const filmHead = (Object.keys(FILMS) as (keyof typeof FILMS)[]).find((head) => heads.includes(head));
+  const missing = ['slope', 'cup', amountHead ?? 'ml'].filter((head) => !heads.includes(head));
   if (missing.length)
     return no(
       heads.length
-        ? `This file has no column “${missing.join('”, “')}”. Slopes need slope, cup and ml in the first line, and a column like “${colourants[0]?.name ?? 'Phthalo blue tint'} %” for each colourant.`
+        ? `This file has no column “${missing.join('”, “')}”. Slopes need slope, cup and ml (or fl oz) in the first line, and a column like “${colourants[0]?.name ?? 'Phthalo blue tint'} %” for each colourant.`
         : 'This file is empty. Slopes begin with a line of column names.',
     );
   const columns = heads.flatMap((head, at) => {
@@ -94,12 +109,15 @@ export function readSlopes(text: string, { resins, colourants }: SlopeShelf, fre
     const head = lines[0]!.cells;
     const resin = resins.find((r) => r.name.toLowerCase() === (head['resin'] ?? '').toLowerCase()) ?? resins[0];
     if (!resin) return no('There is no resin on the shelf to make a slope in. Put one there first.');
-    const film = numberIn(head['film mm'] || '1.5', limits.film, 'film in mm');
+    const film =
+      filmHead && head[filmHead]
+        ? measureIn(head[filmHead], films, FILMS[filmHead], limits.film, 'film')
+        : { ok: true as const, value: 1.5 };
     if (!film.ok) return no(at + film.says);
     const ground = (slopeGrounds as readonly string[]).includes(head['over'] ?? '') ? (head['over'] as SlopeGround) : 'white primer';
     const cups: Slope['cups'] = [];
     for (const { line, cells, all } of lines) {
-      const ml = numberIn(cells['ml'], { min: 0.1, max: limits.vessel.max }, 'amount in ml');
+      const ml = measureIn(cells[amountHead!], volume, amountHead!, limits.slopeCup, 'amount');
       if (!ml.ok) return no(`Line ${line}: ${ml.says}`);
       const recipe: Part[] = [];
       for (const { at: column, colourant } of columns) {

@@ -15,6 +15,6 @@ export {
 } from './ratio';
 export { dose, type Dose, dropsFor, letDownFor, type LetDowns, letDownsOf, totalLoad } from './load';
 export { roundedToMarks, roundedToScale, unscraped } from './rounded';
-export { densityFromWater, dropFromCount, fillHeight, markFromWater, vesselFor, waterDensity } from './vessel';
-export { readDensity, readDrop, readMarks, writeMarks } from './measured';
+export { densityFromWater, fillHeight, markFromWater, vesselFor, waterDensity } from './vessel';
+export { exampleMarks, exampleWeights, readDensity, readDrop, readMarks, writeDrop, writeMarks } from './measured';
 export { proportioned } from './proportion';

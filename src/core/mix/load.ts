@@ -13,6 +13,8 @@ export interface Dose {
   colourantId: string;
   name: string;
   grams: number;
+  /** What that takes up, ml. */
+  ml: number;
   /** Drops before rounding; undefined where it is weighed. */
   drops?: number;
   /** Whole drops to count, of the let-down where there is one. */
@@ -93,7 +95,7 @@ export function letDownsOf(needs: { part: Part; colourant: Colourant; resinG: nu
  */
 export function dose(part: Part, colourant: Colourant, resinG: number, stepG = 0.1, offered: readonly number[] = LET_DOWNS): Dose {
   const grams = part.load * resinG;
-  const base = { colourantId: colourant.id, name: colourant.name };
+  const base = { colourantId: colourant.id, name: colourant.name, ml: grams / colourant.density };
   if (resinG === 0) return { ...base, grams, load: part.load };
   if (colourant.dropMl === undefined) {
     if (grams <= 0 || grams >= WEIGHED_STEPS * stepG) return { ...base, grams, load: part.load };
@@ -104,7 +106,7 @@ export function dose(part: Part, colourant: Colourant, resinG: number, stepG = 0
   const strength = letDown === undefined ? 1 : 1 / (letDown + 1);
   const count = part.load > 0 ? Math.max(1, Math.round(drops / strength)) : 0;
   const counted = count * strength * colourant.dropMl * colourant.density;
-  return { ...base, grams: counted, drops, count, ...(letDown && { letDown }), load: counted / resinG };
+  return { ...base, grams: counted, ml: counted / colourant.density, drops, count, ...(letDown && { letDown }), load: counted / resinG };
 }
 
 /** All colourants of a cup together, as a fraction of A + B in the measure the maker's limit is stated in. */

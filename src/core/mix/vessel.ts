@@ -63,6 +63,3 @@ export const waterDensity = (celsius: number): number =>
  * @param celsius of the water
  */
 export const densityFromWater = (resinG: number, waterG: number, celsius: number): number => (resinG / waterG) * waterDensity(celsius);
-
-/** Volume of a drop, ml, from how many of them weigh a gram. 36 of density 1.1 → 0.0253. */
-export const dropFromCount = (dropsPerGram: number, density: number): number => 1 / (dropsPerGram * density);

@@ -31,6 +31,7 @@ export interface Batch {
 export interface WaitingCup {
   name: string;
   grams: number;
+  ml: number;
   /** What it does until it is past working. */
   course: CupCourse;
   /** What it does when it is left to its peak; the longer of the two to compute, so only when asked. */
@@ -74,7 +75,15 @@ export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = 
     const kept = key ? {} : care;
     const own = course(volume, resin.workingMin, kept);
     const left = (): CupCourse => course(volume, undefined, kept);
-    return { name, grams: volume * density, course: own, left, workingMin: cupMinuteOfAge(own, resin.workingMin), ...(key && { key }) };
+    return {
+      name,
+      grams: volume * density,
+      ml: volume,
+      course: own,
+      left,
+      workingMin: cupMinuteOfAge(own, resin.workingMin),
+      ...(key && { key }),
+    };
   };
   const fullest = cups.reduce<Cup | undefined>((most, c) => (!most || c.ml > most.ml ? c : most), undefined);
   return {

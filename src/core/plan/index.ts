@@ -1,7 +1,7 @@
 /** A whole piece planned at once: areas, coats, cups, batches, their clock, the steps, the colours, the heights and the weight. */
 export { type CoatPlan, dressingGrams } from './coats';
 export type { Means } from './means';
-export { type Batch, type Strain, whiteThickness } from './batch';
+export { type Batch, type Strain, type WaitingCup, whiteThickness } from './batch';
 export { Planner, planPiece } from './planner';
 export { handsOn, strainsOf, workable } from './strain';
 export { type Chosen, sharesOf, type Together } from './together';

@@ -40,10 +40,11 @@ function toldCup(cup: Cup, batch: number): ToldCup {
     bG: r(parts.bG),
     sandG: r(sandG),
     ...(made.sand?.pressed && { pressed: true }),
-    doses: doses.map(({ colourantId, name: called, grams, count, letDown }) => ({
+    doses: doses.map(({ colourantId, name: called, grams, ml: fills, count, letDown }) => ({
       colourantId,
       name: called,
       grams: Math.round(grams * 1e6) / 1e6,
+      ml: Math.round(fills * 1e6) / 1e6,
       ...(count !== undefined && { count }),
       ...(letDown !== undefined && { letDown }),
     })),

@@ -1,27 +1,28 @@
 import type { Told, ToldStep } from '#core/document';
 import { mixed, poured, pressed, strewn } from './words/films';
 import { covered, dressed, peeled, sidesCoated } from './words/last';
-import { amountOf, type Said, type Units, type Words } from './words/said';
+import type { Writes } from '#core/units';
+import { amountOf, type Said, type Words } from './words/said';
 import { added, clearLine, flicked, heated, rested, whiteLaid } from './words/wave';
 
-export type { Amount, Units, Words } from './words/said';
+export type { Amount, Words } from './words/said';
 
-function saidOf(step: ToldStep, told: Told, units: Units): Said {
+function saidOf(step: ToldStep, told: Told, write: Writes): Said {
   switch (step.id.does) {
     case 'mix':
-      return mixed(step, told, units);
+      return mixed(step, told, write);
     case 'pour':
-      return poured(step, told, units);
+      return poured(step, told, write);
     case 'press':
-      return pressed(step);
+      return pressed(step, write);
     case 'strew':
-      return strewn(step);
+      return strewn(step, write);
     case 'additive':
       return added(step, told);
     case 'line':
       return clearLine(step);
     case 'white':
-      return whiteLaid(step);
+      return whiteLaid(step, write);
     case 'rest':
       return rested(step);
     case 'flick':
@@ -49,11 +50,11 @@ function boardWords({ boards, id }: ToldStep, told: Told): string | undefined {
 }
 
 /**
- * What a told step says: its sentence, its amounts by cup, its button and its short name. The same words wherever it is
- * shown.
+ * What a told step says: its sentence, its amounts by cup, its button and its short name, in the studio's units. The same
+ * words wherever it is shown.
  */
-export function say(step: ToldStep, told: Told, units: Units): Words {
-  const { detail, amounts = [], ...said } = saidOf(step, told, units);
+export function say(step: ToldStep, told: Told, write: Writes): Words {
+  const { detail, amounts = [], ...said } = saidOf(step, told, write);
   const which = boardWords(step, told);
   return {
     ...said,
@@ -61,6 +62,6 @@ export function say(step: ToldStep, told: Told, units: Units): Words {
       ...(which ? [which.endsWith('.') ? which : `${which}.`] : []),
       ...detail.filter((d): d is string => typeof d === 'string'),
     ].join(' '),
-    amounts: [...step.uses.flatMap((use) => amountOf(use, step, told, units)), ...amounts],
+    amounts: [...step.uses.flatMap((use) => amountOf(use, step, told, write)), ...amounts],
   };
 }

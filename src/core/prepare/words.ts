@@ -1,4 +1,5 @@
 import type { Edge, Piece, Surface } from '#core/document';
+import type { Writes } from '#core/units';
 import { filledHoles, gluedDressings, openHoles } from './before';
 import type { Work, WorkKey } from './work';
 
@@ -24,7 +25,7 @@ const undersides: Record<Exclude<NonNullable<Surface['underside']>, 'none'>, { g
 const underside = ({ surface }: Piece): { guard: string; free: string } =>
   surface.underside === undefined || surface.underside === 'none' ? { guard: '', free: '' } : undersides[surface.underside];
 
-const words: Record<WorkKey, (piece: Piece) => WorkWords> = {
+const words: Record<WorkKey, (piece: Piece, write: Writes) => WorkWords> = {
   double: () => ({ does: 'Glue a second sheet on, and leave both under weight.', why: 'One thin sheet warps under resin.' }),
   brace: () => ({
     does: 'Brace the canvas from below with a board cut to the inside of its frame.',
@@ -102,19 +103,19 @@ const words: Record<WorkKey, (piece: Piece) => WorkWords> = {
     does: 'Clear the holes: tape off, plug out, edge trimmed.',
     why: 'What hangs or turns in them has to pass.',
   }),
-  'set out the dial': ({ clock }) => ({
-    does: `Set out twelve hour marks on a circle of ${Math.round(clock?.dial ?? 0)} mm from the middle, hanger straight up, and fit the movement.`,
+  'set out the dial': ({ clock }, write) => ({
+    does: `Set out twelve hour marks on a circle of ${write.length(clock?.dial ?? 0)} from the middle, hanger straight up, and fit the movement.`,
     why: 'The hanger decides where twelve is.',
     caution: 'A movement that runs on mains has its own rules.',
   }),
-  hang: ({ hangerKg }) => ({
-    does: `Fit the hanger, rated ${hangerKg} kg, above the middle.`,
+  hang: ({ hangerKg = 0 }, write) => ({
+    does: `Fit the hanger, rated ${write.heavy(hangerKg * 1000)}, above the middle.`,
     why: 'Its rating is checked against the finished weight.',
   }),
 };
 
-/** What a piece of work says. */
-export const sayWork = ({ key }: Pick<Work, 'key'>, piece: Piece): WorkWords => words[key](piece);
+/** What a piece of work says, in the studio's units. */
+export const sayWork = ({ key }: Pick<Work, 'key'>, piece: Piece, write: Writes): WorkWords => words[key](piece, write);
 
 const edges: Record<Edge, string> = {
   'run over': 'A film down the side and what drips off are in every amount.',

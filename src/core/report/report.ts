@@ -3,7 +3,8 @@ import type { Piece, Studio, Told } from '#core/document';
 import { coverage } from '#core/mix';
 import { clearanceOf, looseGrams, weightOf, type Batch, type PiecePlan, type Planner } from '#core/plan';
 import { regionOfTint, type Cup } from '#core/coat';
-import { say, tell, type Units } from '#core/pour';
+import { say, tell } from '#core/pour';
+import { writesIn, type Writes } from '#core/units';
 import { hoursOf, sayWork, workAfter, workBefore, type Work } from '#core/prepare';
 import { standingOf, summaryOf } from '#core/record';
 import { meansOf, roomOf, type Asked } from './means';
@@ -38,11 +39,11 @@ function cupReport(cup: Cup) {
   };
 }
 
-function batchReport(batch: Batch) {
+function batchReport(batch: Batch, write: Writes) {
   const w = batch.windows;
   return {
     resin: batch.resin.name,
-    ...(batch.because && { because: writeStrain(batch.because) }),
+    ...(batch.because && { because: writeStrain(batch.because, write) }),
     ml: r(batch.ml),
     aMl: r(batch.parts.aMl),
     bMl: r(batch.parts.bMl),
@@ -65,9 +66,9 @@ function batchReport(batch: Batch) {
 }
 
 /** Each step as it is said at the bench, with its amounts. */
-const stepsReport = (told: Told, units: Units) =>
+const stepsReport = (told: Told, write: Writes) =>
   told.steps.map((step) => {
-    const { says, detail, amounts, short } = say(step, told, units);
+    const { says, detail, amounts, short } = say(step, told, write);
     return {
       at: r(step.at),
       step: short,
@@ -79,7 +80,7 @@ const stepsReport = (told: Told, units: Units) =>
     };
   });
 
-function pourReport(plan: PiecePlan, number: number, units: Units, planner: Planner) {
+function pourReport(plan: PiecePlan, number: number, write: Writes, planner: Planner) {
   const pour = plan.pours[number]!;
   return {
     coats: pour.coats.map((c) => ({
@@ -90,8 +91,8 @@ function pourReport(plan: PiecePlan, number: number, units: Units, planner: Plan
       areaCm2: r(c.area / 100),
       ml: r(c.ml),
     })),
-    batches: pour.batches.map(batchReport),
-    steps: stepsReport(tell(planner.together([{ plan, pour: number }], plan.means), plan.means.air(0)), units),
+    batches: pour.batches.map((batch) => batchReport(batch, write)),
+    steps: stepsReport(tell(planner.together([{ plan, pour: number }], plan.means), plan.means.air(0)), write),
   };
 }
 
@@ -114,8 +115,8 @@ function areasReport({ cut, piece }: PiecePlan) {
 /** A moment in UTC; a film in a cold room may come to none that a calendar has. */
 const writeMoment = (ms: number): string => (Math.abs(ms) <= 8.64e15 ? new Date(ms).toISOString() : 'not within 60 days');
 
-const workReport = (piece: Piece) => (work: Work) => {
-  const { does, why, caution } = sayWork(work, piece);
+const workReport = (piece: Piece, write: Writes) => (work: Work) => {
+  const { does, why, caution } = sayWork(work, piece, write);
   return { does, why, hours: r(hoursOf(work)), ...(caution && { caution }) };
 };
 
@@ -139,6 +140,7 @@ const adviceReport = ({ where, ...finding }: Finding) => ({ ...finding, ...(wher
 export function pieceReport(piece: Piece, studio: Studio, asked: Asked) {
   const { planner, zone, now } = asked;
   const means = meansOf(studio);
+  const write = writesIn(studio.settings);
   const plan = planner.plan(piece, means);
   const standing = standingOf(piece, studio.pours.map(summaryOf), { planner, zone, means, room: roomOf(studio) }, now);
   return {
@@ -147,10 +149,10 @@ export function pieceReport(piece: Piece, studio: Studio, asked: Asked) {
     rimM: r(plan.rim / 1000),
     regions: areasReport(plan),
     roomC: means.air(0),
-    before: workBefore(piece, studio.method).map(workReport(piece)),
-    after: workAfter(piece, studio.method).map(workReport(piece)),
+    before: workBefore(piece, studio.method).map(workReport(piece, write)),
+    after: workAfter(piece, studio.method).map(workReport(piece, write)),
     finished: finishedReport(plan),
-    pours: plan.pours.map((_, i) => pourReport(plan, i, studio.settings, planner)),
+    pours: plan.pours.map((_, i) => pourReport(plan, i, write, planner)),
     calendar: standing.stretches.map((s) => ({
       doing: s.doing,
       from: writeMoment(s.from),
@@ -158,6 +160,6 @@ export function pieceReport(piece: Piece, studio: Studio, asked: Asked) {
       planned: s.planned,
     })),
     quote: quoteReport(plan, studio, zone),
-    advice: advise({ plan, measure: studio.settings.measure }).map(adviceReport),
+    advice: advise({ plan, write }).map(adviceReport),
   };
 }

@@ -22,7 +22,7 @@ export function measurable(part: Part, colourant: Colourant, resinG: number, sca
   if (exact.count !== undefined) return exact;
   const step = scaleStep / ((exact.letDown ?? 0) + 1);
   const grams = Math.max(1, Math.round(exact.grams / step)) * step;
-  return { ...exact, grams, load: grams / resinG };
+  return { ...exact, grams, ml: grams / colourant.density, load: grams / resinG };
 }
 
 /** A whole recipe as it can be measured. Colourants that are not known are left out. */

@@ -1,21 +1,41 @@
-/** Quantities as people write them: read into mm, ml, g, °C and min at the edge, and written back. */
-export { bare, density, duration, film, fraction, length, mass, type Quantity, type Reading, temperature, volume } from './quantity';
-export { type Range, read, readWithin, short } from './read';
+/** Quantities as people write them: read into mm, ml, g, °C and min at the edge, and written back in the studio's units. */
 export {
-  fixed,
+  area,
+  bare,
+  density,
+  duration,
+  film,
+  fraction,
+  length,
+  mass,
+  type Quantity,
+  type Reading,
+  temperature,
+  viscosity,
+  volume,
+} from './quantity';
+export { type Range, read, readWithin, short } from './read';
+export { figures, fixed, plain } from './plain';
+export { isPast, writeDuration, writeHours, writeSpan } from './time';
+export {
+  areaFigure,
+  areaUnit,
   inUnit,
-  isPast,
+  lengthFigure,
   type LengthUnit,
-  plain,
+  type Units,
   volumeFigure,
   type VolumeUnit,
+  type WeightUnit,
   writeArea,
-  writeDuration,
-  writeHours,
+  writeCoverage,
   writeLength,
+  writePerRun,
   writeShare,
-  writeSpan,
   writeTemperature,
   writeVolume,
+  writeWeight,
 } from './write';
+export { readsIn, type Reads, writesIn, type Writes } from './hand';
+export { readThickness, thicknessWord, writeThickness } from './thickness';
 export { readRatio } from './ratio';

@@ -1,6 +1,25 @@
+import { leadingNumber, numberOf, straightened } from './number';
 import type { Quantity, Reading, Unit } from './quantity';
 
-const spellingOf = (q: Quantity, word: string): Unit | undefined => q.units.find((u) => u.spellings.includes(word));
+/** A unit without what does not matter in it: blanks, points, capitals; “per” is a stroke. */
+const bareUnit = (word: string): string =>
+  straightened(word)
+    .toLowerCase()
+    .replace(/\bper\b|\ba\b(?= (?:sq|m|ft))/g, '/')
+    .replace(/[\s.·*]+/g, '');
+
+/** Spellings of each quantity, made once. */
+const spelled = new WeakMap<Quantity, Map<string, Unit>>();
+function unitsOf(q: Quantity): Map<string, Unit> {
+  let known = spelled.get(q);
+  if (!known) {
+    known = new Map(q.units.flatMap((u) => [u.name, ...u.spellings].map((word): [string, Unit] => [bareUnit(word), u])));
+    spelled.set(q, known);
+  }
+  return known;
+}
+
+const unitNamed = (q: Quantity, name: string): Unit | undefined => q.units.find((u) => u.name === name);
 
 const listed = (q: Quantity): string => {
   const names = q.units.map((u) => u.name).filter(Boolean);
@@ -11,14 +30,16 @@ const listed = (q: Quantity): string => {
 function nearest(q: Quantity, word: string): string | undefined {
   let best: string | undefined;
   let most = Math.max(1, word.length / 2);
-  for (const unit of q.units)
-    for (const spelling of unit.spellings) {
-      let same = 0;
-      while (same < spelling.length && spelling[same] === word[same]) same++;
-      if (same >= most && same > 1) [best, most] = [unit.name, same];
-    }
+  for (const [spelling, unit] of unitsOf(q)) {
+    let same = 0;
+    while (same < spelling.length && spelling[same] === word[same]) same++;
+    if (same >= most && same > 1) [best, most] = [unit.name, same];
+  }
   return best;
 }
+
+/** The name of a quantity with its article. */
+const called = ({ name }: Quantity): string => `${/^[aeiou]/.test(name) ? 'an' : 'a'} ${name}`;
 
 const no = (says: string): Reading => ({ ok: false, says });
 
@@ -37,47 +58,82 @@ export const short =
     return { ok: false, says: `“${typed.slice(0, 24)}…” is too long. Write it in up to ${longest} letters.` };
   };
 
-/** Reads "12", "1.5", "1,5", "3/4", "1 1/2" and "−10"; undefined where it is no number. */
-function readNumber(text: string): number | undefined | 'ambiguous' {
-  const t = text.replace(/^[−–]/, '-').trim();
-  const mixed = /^(-?)(?:(\d+)\s+)?(\d+)\/(\d+)$/.exec(t);
-  if (mixed) {
-    const value = Number(mixed[2] ?? 0) + Number(mixed[3]) / Number(mixed[4]);
-    return Number.isFinite(value) ? (mixed[1] ? -value : value) : undefined;
+/** What was typed, as one value, or as two where a mark in it could be a thousand or a decimal. */
+type Read = { ok: true; value: number; or?: number; digits: string } | { ok: false; says: string };
+
+/** Twelve digits hold every factor exactly and drop what binary adds: 12 in is 304.8 mm, not 304.79999999999995. */
+const inBase = (number: number, unit: Unit): number => Number(((number + (unit.offset ?? 0)) * unit.factor).toPrecision(12));
+
+function readShort(q: Quantity, typed: string, assume: string): Read {
+  const bad = (says: string): Read => ({ ok: false, says });
+  if (!typed) return bad(`Give ${called(q)}, as in “${q.example}”.`);
+  let rest = straightened(typed);
+  const first = leadingNumber(rest);
+  if (!first) return bad(`“${typed}” has no number in front. Write ${called(q)} as in “${q.example}”.`);
+  let total = 0;
+  let or: number | undefined;
+  let last: Unit | undefined;
+  while (rest) {
+    const lead = leadingNumber(rest);
+    if (!lead) return bad(`“${typed}” is not ${called(q)} here. Write it as in “${q.example}”.`);
+    const { digits } = lead;
+    const number = numberOf(digits);
+    if (!number) return bad(`“${digits}” is not a number. Write ${called(q)} as in “${q.example}”.`);
+    rest = lead.rest.trim();
+    // a unit may have figures in it, as “ml/100 cm²” has; only what is none as a whole is looked at in parts
+    const whole = unitsOf(q).has(bareUnit(rest));
+    const word = whole ? rest : /^[^\d]*/.exec(rest)![0];
+    rest = whole ? '' : rest.slice(word.length);
+    const key = bareUnit(word).replace(/(?:[-,]|and)$/, '');
+    const unsure = q.unsure?.spellings.includes(key) ? q.unsure : undefined;
+    // after pounds only the ounces of a weight can come, and after feet inches
+    const expected = last ? last.then : assume;
+    if (unsure && expected !== unsure.unit)
+      return bad(`“${digits} ${word.trim()}” can be ${unsure.meanings}. This is ${called(q)}: write “${digits} ${unsure.unit}”.`);
+    const unit = unsure
+      ? unitNamed(q, unsure.unit)
+      : key
+        ? unitsOf(q).get(key)
+        : expected === undefined
+          ? undefined
+          : unitNamed(q, expected);
+    if (!unit || (last && unit.name !== last.then)) {
+      const meant = nearest(q, key);
+      const hint = meant && !last ? ` Did you mean “${digits} ${meant}”?` : '';
+      const what = `${word}${rest}`.trim();
+      return bad(
+        what
+          ? `“${what}” is not ${called(q)} unit here. Write ${listed(q) || 'the number alone'}, as in “${q.example}”.${hint}`
+          : `“${typed}” is not ${called(q)} here. Write it as in “${q.example}”.`,
+      );
+    }
+    if (number.or !== undefined) or = total + inBase(number.or, unit);
+    else if (or !== undefined) or += inBase(number.value, unit);
+    total += inBase(number.value, unit);
+    last = unit;
   }
-  if (/^-?[1-9]\d{0,2},\d{3}$/.test(t)) return 'ambiguous';
-  return /^-?(\d+([.,]\d*)?|[.,]\d+)$/.test(t) ? Number(t.replace(',', '.')) : undefined;
+  return { ok: true, value: Number(total.toPrecision(12)), ...(or !== undefined && { or }), digits: first.digits };
 }
 
+const bothWays = (digits: string): Reading => {
+  const at = digits.search(/[.,]/);
+  return no(
+    `“${digits}” could mean ${digits.slice(0, at)}${digits.slice(at + 1)} or ${digits.slice(0, at)}.${digits.slice(at + 1).replace(/0+$/, '') || '0'}. Write it without the mark, or with fewer digits behind it.`,
+  );
+};
+
 /**
- * Reads a quantity as a person writes it: "12 in", "30 cm", "3 fl oz", "72 F", "1 1/2 in", "1,5 mm".
- * A number without a unit is taken in the unit `assume`.
+ * Reads a quantity as a person writes it: "12 in", "½ in", "1' 4"", "1 lb 4 oz", "1 h 30 min", "15 ml / 100 cm²", "72 F",
+ * "1,5 mm", "1 000". A number without a unit is taken in the unit `assume`.
  * @param q       the quantity and its units
  * @param text    what was typed
  * @param assume  name of the unit meant by a bare number
  * @returns the value in the quantity's first unit, or a sentence saying what would be right
  */
-export const read = (q: Quantity, text: string, assume = q.units[0]!.name): Reading => short((typed) => readShort(q, typed, assume))(text);
-
-function readShort(q: Quantity, typed: string, assume: string): Reading {
-  if (!typed) return no(`Give a ${q.name}, as in “${q.example}”.`);
-  const match = /^([-−–]?[\d.,]+(?:\s*\/\s*\d+|\s+\d+\s*\/\s*\d+)?)\s*(.*)$/s.exec(typed);
-  if (!match) return no(`“${typed}” has no number in front. Write a ${q.name} as in “${q.example}”.`);
-  const number = readNumber(match[1]!.replace(/\s*\/\s*/, '/'));
-  if (number === undefined) return no(`“${match[1]}” is not a number. Write a ${q.name} as in “${q.example}”.`);
-  if (number === 'ambiguous')
-    return no(
-      `“${match[1]}” could mean ${match[1]!.replace(',', '')} or ${match[1]!.replace(',', '.')}. Write it with a point, or without a comma.`,
-    );
-  const word = match[2]!.trim().toLowerCase().replace(/\s+/g, ' ');
-  const unit = word ? spellingOf(q, word) : q.units.find((u) => u.name === assume);
-  if (!unit) {
-    const meant = nearest(q, word);
-    const hint = meant ? ` Did you mean “${match[1]} ${meant}”?` : '';
-    return no(`“${match[2]!.trim()}” is not a ${q.name} unit here. Write ${listed(q) || 'the number alone'}, as in “${q.example}”.${hint}`);
-  }
-  // twelve digits hold every factor exactly and drop what binary adds: 12 in is 304.8 mm, not 304.79999999999995
-  return { ok: true, value: Number(((number + (unit.offset ?? 0)) * unit.factor).toPrecision(12)) };
+export function read(q: Quantity, text: string, assume = q.units[0]!.name): Reading {
+  const found = short((typed): Read => readShort(q, typed, assume))(text);
+  if (!found.ok) return found;
+  return 'or' in found && found.or !== undefined ? bothWays(found.digits) : { ok: true, value: found.value };
 }
 
 /** The least and most a quantity may be, and how each bound is written. */
@@ -87,7 +143,8 @@ export interface Range {
 }
 
 /**
- * Reads a quantity and holds it to a range, in one sentence when it is outside.
+ * Reads a quantity and holds it to a range, in one sentence when it is outside. A number that could be a thousand or a
+ * decimal is whichever of the two can be planned, if only one can.
  * @param what  how the thing is called at the start of a sentence, as in "A side"
  * @param write how a value is written, for the bounds in the sentence
  */
@@ -99,8 +156,12 @@ export function readWithin(
   write: (value: number) => string,
   assume?: string,
 ): Reading {
-  const reading = read(q, text, assume);
-  if (!reading.ok) return reading;
-  if (reading.value >= range.min && reading.value <= range.max) return reading;
-  return no(`${what} of ${write(reading.value)} is outside what can be planned. Give ${write(range.min)} to ${write(range.max)}.`);
+  const found = short((typed): Read => readShort(q, typed, assume ?? q.units[0]!.name))(text);
+  if (!found.ok) return found;
+  const within = (value: number): boolean => value >= range.min && value <= range.max;
+  const { value, or } = 'or' in found ? found : { ...found, or: undefined };
+  if (or !== undefined && within(value) && within(or)) return bothWays(found.digits);
+  if (within(value)) return { ok: true, value };
+  if (or !== undefined && within(or)) return { ok: true, value: or };
+  return no(`${what} of ${write(value)} is outside what can be planned. Give ${write(range.min)} to ${write(range.max)}.`);
 }

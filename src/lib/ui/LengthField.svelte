@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { length, readWithin, writeLength, type Range } from '#core/units';
+  import { length, readWithin, type Range } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import LiveField from './LiveField.svelte';
 
@@ -17,7 +17,7 @@
   let { label, value, range, what, hint, commit }: Props = $props();
 
   const unit = $derived(shared.settings?.length ?? 'mm');
-  const write = (mm: number): string => writeLength(mm, unit);
+  const write = (mm: number): string => shared.write.length(mm);
 </script>
 
 <LiveField

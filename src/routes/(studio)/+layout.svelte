@@ -2,7 +2,6 @@
   import { page } from '$app/state';
   import { onMount, type Component, type Snippet } from 'svelte';
   import { roomAt } from '#core/air';
-  import { writeTemperature } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { zone } from '$lib/zone';
   import { minutes } from '$lib/ui/clock.svelte';
@@ -50,10 +49,9 @@
       {/each}
     </nav>
     {#if room && shared.settings}
-      {@const { temperature } = shared.settings}
       <Guard what="The room"
         ><p class="ml-auto text-[13px] text-soft">
-          {writeTemperature(roomAt(room, zone.localMinute(now)), temperature)} now · {room.name}
+          {shared.write.temperature(roomAt(room, zone.localMinute(now)))} now · {room.name}
         </p></Guard
       >
     {/if}

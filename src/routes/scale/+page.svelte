@@ -6,7 +6,6 @@
   import type { PourEvent } from '#core/document';
   import { insideOf, tell, weighingOf, weightsOf, type WeighLine } from '#core/pour';
   import { readSession } from '#core/record';
-  import { plain } from '#core/units';
   import { simulatedScale } from '$lib/devices/simulated';
   import { LiveScale } from '$lib/devices/live-scale.svelte';
   import { planner } from '$lib/planner';
@@ -145,7 +144,7 @@
         At the scale <span class="font-sans text-[15px] text-nighttext">{title}</span>
       </h1>
       <p class="ml-auto text-[15px] text-nightsoft">
-        batch {number + 1} of {told!.batches.length} · {batch.resin} · {plain(batch.aG + batch.bG, 0)} g{pourId
+        batch {number + 1} of {told!.batches.length} · {batch.resin} · {shared.write.weight(batch.aG + batch.bG, 0)}{pourId
           ? ''
           : ' · made up beforehand, not recorded'}
       </p>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { WeighLine, Weighing } from '#core/pour';
-  import { fixed, plain } from '#core/units';
+  import { plain } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
 
   /** All lines of the batch: what each needs and what is in. A press takes one out of turn. */
@@ -13,8 +13,8 @@
 
   const digits = $derived(Math.max(0, Math.ceil(-Math.log10(shared.settings!.scaleStep))));
   const amount = (l: WeighLine, g: number): string =>
-    (l.drops ? `${plain(g / l.drops.each, 0)} drops` : `${fixed(g * ((l.letDown ?? 0) + 1), digits)} g`) +
-    (l.letDown ? ` of 1:${l.letDown}` : '');
+    (l.drops ? `${plain(g / l.drops.each, 0)} drops` : shared.write.weight(g * ((l.letDown ?? 0) + 1), digits)) +
+    (l.letDown ? `, thinned 1 : ${l.letDown}` : '');
   const state = (l: WeighLine): string =>
     kept.has(l.key) ? 'left as it is' : l.left > 0 ? (l.inside ? `${amount(l, l.left)} to come` : '') : l.over > 0 ? 'over' : 'in';
 </script>

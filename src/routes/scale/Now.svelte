@@ -3,7 +3,7 @@
   import { RATIO_FLAG, RATIO_STOP, mixedDensity } from '#core/mix';
   import type { WeighLine, Weighing } from '#core/pour';
   import { leftoverUses } from '#core/stock';
-  import { fixed, mass, plain, readWithin, writeShare } from '#core/units';
+  import { plain, writeShare } from '#core/units';
   import type { LiveScale } from '$lib/devices/live-scale.svelte';
   import { shared } from '$lib/store/shared.svelte';
 
@@ -45,13 +45,13 @@
 
   const step = $derived(shared.settings!.scaleStep);
   const digits = $derived(Math.max(0, Math.ceil(-Math.log10(step))));
-  const grams = (g: number): string => `${fixed(g, digits)} g`;
+  const grams = (g: number): string => shared.write.weight(g, digits);
   /** What stands in the way of this line: the one of its vessel that is over. */
   const over = $derived(line && weighing.lines.find((l) => l.over > 0 && l !== line && sameCup(l, line)));
   const surplusMl = $derived(weighing.surplus / mixedDensity(resin));
   const uses = $derived(surplusMl > 1 ? leftoverUses(surplusMl, resin, [], vessels) : []);
   const drops = $derived(line?.drops);
-  const thinned = $derived(line?.letDown ? ` of 1 : ${line.letDown}` : '');
+  const thinned = $derived(line?.letDown ? `, thinned 1 part in ${line.letDown} of clear` : '');
   /** What the scale is to show of a line: of a let-down, the clear in it too. */
   const shows = (l: WeighLine): number => l.left * (l.drops ? 1 : (l.letDown ?? 0) + 1);
   const dropsToCome = $derived(drops && line ? Math.max(1, Math.round(line.left / drops.each)) : 0);
@@ -63,10 +63,10 @@
     if (line.kind === 'A' || line.kind === 'B')
       return more ? `${grams(line.left)} more of ${line.name}.` : `Pour ${line.name} to ${grams(line.left)}.`;
     if (drops && line.cup)
-      return `${more ? `${dropsToCome} more` : dropsToCome} drop${dropsToCome === 1 ? '' : 's'}${thinned} of ${line.name} into ${line.cup.name}.`;
+      return `${more ? `${dropsToCome} more` : dropsToCome} drop${dropsToCome === 1 ? '' : 's'} of ${line.name}${thinned ? `${thinned},` : ''} into ${line.cup.name}.`;
     if (line.kind === 'fill')
       return more ? `${grams(line.left)} of clear into ${line.cup!.name}.` : `Fill ${line.cup!.name} to ${grams(line.left)}.`;
-    return `${grams(shows(line))} ${more ? 'more ' : ''}of ${line.name.toLowerCase()}${thinned ? `${thinned} in clear` : ''} into ${line.cup!.name}.`;
+    return `${grams(shows(line))} ${more ? 'more ' : ''}of ${line.name}${thinned ? `${thinned},` : ''} into ${line.cup!.name}.`;
   });
   const why = $derived.by(() => {
     if (line && over)
@@ -90,7 +90,7 @@
   );
 
   let typed = $state('');
-  const reading = $derived(typed.trim() ? readWithin(mass, typed, { min: step, max: 20_000 }, 'A weight', grams, 'g') : undefined);
+  const reading = $derived(typed.trim() ? shared.read.weight(typed, { min: step, max: 20_000 }, 'A weight') : undefined);
   function enter(event: SubmitEvent) {
     event.preventDefault();
     if (!reading?.ok) return;
@@ -118,8 +118,10 @@
 {#if line && !drops}
   <div>
     <p class="flex flex-wrap items-baseline gap-x-4">
-      <span class="text-[64px] leading-tight sm:text-[88px]" data-testid="reading">{shown === undefined ? '–' : fixed(shown, digits)}</span>
-      <span class="text-[20px] text-nightsoft">g{rest}</span>
+      <span class="text-[64px] leading-tight sm:text-[88px]" data-testid="reading"
+        >{shown === undefined ? '–' : shared.write.weightFigure(shown, digits)}</span
+      >
+      <span class="text-[20px] text-nightsoft">{shared.write.units.weight}{rest}</span>
     </p>
     <svg
       viewBox="0 0 400 18"

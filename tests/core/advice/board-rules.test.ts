@@ -28,15 +28,15 @@ import {
 } from '#core/advice';
 import { withCoat, withDressing, withDressingChanged } from '#core/edit';
 import type { Coat, Dressing, Piece, Surface, TopCoat, WaveCoat } from '#core/document';
-import { piece, plan, coat, coated } from '../../factories';
+import { piece, plan, coat, coated, metric } from '../../factories';
 
-const ask = (rule: Rule, p: Piece): string[] => rule({ plan: plan(p), measure: 'scale' }).map((f) => `${f.severity} ${f.code}`);
+const ask = (rule: Rule, p: Piece): string[] => rule({ plan: plan(p), write: metric }).map((f) => `${f.severity} ${f.code}`);
 
 /** A rule that finds something in one piece and nothing in another. */
 function rule(name: string, of: Rule, finds: string, fires: Piece, ...quiet: Piece[]): void {
   test(name, () => {
     assert.ok(ask(of, fires).includes(finds), JSON.stringify(ask(of, fires)));
-    const found = of({ plan: plan(fires), measure: 'scale' })[0]!;
+    const found = of({ plan: plan(fires), write: metric })[0]!;
     assert.ok(found.says && found.why && found.fix);
     for (const p of quiet) assert.deepEqual(ask(of, p), []);
   });

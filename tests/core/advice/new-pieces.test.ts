@@ -19,7 +19,7 @@ import {
 import type { Coat, Piece, Shape, Surface } from '#core/document';
 import type { Means } from '#core/plan';
 import { waveSection } from '#core/coat';
-import { empty, method, piece, plan, resin, sample, planner } from '../../factories';
+import { empty, method, piece, plan, resin, sample, planner, metric } from '../../factories';
 
 const resins = [...empty.resins, ...sample().resins];
 const shapes: Shape[] = [
@@ -47,7 +47,7 @@ const surfaces: Surface[] = [
 const ofTheSurface = new Set(['raw-wood-unprimed', 'thin-ply-single', 'over-varnish-unscuffed', 'canvas-too-large', 'board-sags']);
 
 const worse = (p: Piece, means: Means): string[] =>
-  advise({ plan: planner.plan(p, means), measure: 'scale' })
+  advise({ plan: planner.plan(p, means), write: metric })
     .filter((f) => f.severity !== 'note' && !ofTheSurface.has(f.code))
     .map((f) => `${f.severity} ${f.code}: ${f.says}`);
 
@@ -117,7 +117,7 @@ test('every way of drawing a wave and every lace keep its line and its reach wit
       for (const first of ['lines', 'lace'] as const) {
         const changed = (c: Coat): Coat =>
           c.kind !== 'wave' ? c : first === 'lines' ? withLace(withLines(c, how), lace) : withLines(withLace(c, lace), how);
-        const found = advise({ plan: plan({ ...piece(), coats: piece().coats.map(changed) }), measure: 'scale' });
+        const found = advise({ plan: plan({ ...piece(), coats: piece().coats.map(changed) }), write: metric });
         assert.equal(found.find((f) => f.code === 'white-two-ways')?.says, undefined, `${how} ${lace}`);
         const wave = piece()
           .coats.map(changed)
@@ -146,7 +146,7 @@ test('a coat moved up and down again leaves the plan as it was, and the lowest w
     [1, 1],
   );
   assert.equal(
-    advise({ plan: lowest, measure: 'scale' }).some((f) => f.code === 'waits-in-same-pour'),
+    advise({ plan: lowest, write: metric }).some((f) => f.code === 'waits-in-same-pour'),
     false,
   );
 });
@@ -154,7 +154,7 @@ test('a coat moved up and down again leaves the plan as it was, and the lowest w
 test('foil over ply is no bare wood, and nothing stands above a top coat that is not there', () => {
   const foil = piece({ surface: { material: 'ply', primer: 'none', primerCoats: 0, ground: 'foil' } });
   assert.equal(
-    advise({ plan: plan(foil), measure: 'scale' }).some((f) => f.code === 'raw-wood-unprimed'),
+    advise({ plan: plan(foil), write: metric }).some((f) => f.code === 'raw-wood-unprimed'),
     false,
   );
   const bare: Piece = {
@@ -162,7 +162,7 @@ test('foil over ply is no bare wood, and nothing stands above a top coat that is
     coats: piece().coats.slice(0, 3),
     dressings: [{ id: 'd', kind: 'stone', x: 200, y: 280, size: 20, height: 14, when: 'before resin' }],
   };
-  const proud = advise({ plan: plan(bare), measure: 'scale' }).find((f) => f.code === 'dressing-proud')!;
+  const proud = advise({ plan: plan(bare), write: metric }).find((f) => f.code === 'dressing-proud')!;
   assert.match(proud.says, /above the last film/);
   assert.doesNotMatch(proud.fix, /the top more cover/);
 });
@@ -173,7 +173,7 @@ test('the marks of a clock lie on the face, whatever its shape', () => {
   const made = startingPiece('c', { ...startingBoard(resin.id), name: 'Clock', shape: face, clock }, empty);
   assert.deepEqual(worse(made, { resins: [resin], colourants: empty.colourants, method, air: steady(21) }), [], 'a clock as it is offered');
   const dial = (shape: Shape, mm: number): boolean =>
-    advise({ plan: plan({ ...withShape(piece(), shape), clock: { hole: 10, shaft: 40, dial: mm } }), measure: 'scale' }).some(
+    advise({ plan: plan({ ...withShape(piece(), shape), clock: { hole: 10, shaft: 40, dial: mm } }), write: metric }).some(
       (f) => f.code === 'clock-dial-wide',
     );
   assert.equal(dial({ kind: 'round', diameter: 300 }, 130), false);

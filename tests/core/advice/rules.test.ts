@@ -1,5 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import type { Writes } from '#core/units';
 import { steady } from '#core/air';
 import {
   advise,
@@ -22,10 +23,10 @@ import {
 import { withCoat, withFilm, withLoad, withShape, withoutCoat } from '#core/edit';
 import type { Coat, Piece, WaveCoat } from '#core/document';
 import { stepThat, type Means } from '#core/plan';
-import { means, method, piece, plan, resin, coated } from '../../factories';
+import { means, method, piece, plan, resin, coated, marked, metric } from '../../factories';
 
-const ask = (rule: Rule, p: Piece = piece(), change: Partial<Means> = {}, measure: 'scale' | 'marked cups' = 'scale'): Finding[] =>
-  rule({ plan: plan(p, change), measure });
+const ask = (rule: Rule, p: Piece = piece(), change: Partial<Means> = {}, write: Writes = metric): Finding[] =>
+  rule({ plan: plan(p, change), write });
 const codes = (found: Finding[]): string[] => found.map((f) => `${f.severity} ${f.code}`);
 const quiet = (found: Finding[]): void => assert.deepEqual(codes(found), []);
 
@@ -40,12 +41,12 @@ const waveAt = (layAt: number): Piece => coated(panel, { wave: { layAt } });
 test('equal grams: named with its size for a by-volume resin on a scale', () => {
   const [found] = ask(equalGrams);
   assert.equal(found!.code, 'equal-grams');
-  assert.match(found!.why, /1 : 1 by volume; equal grams would put in 17\.3 % too much hardener/);
+  assert.match(found!.why, /1 : 1 by volume; equal weights would put in 17\.3 % too much hardener/);
   const twoToOne = { ...resin, ratio: { a: 2, b: 1, by: 'volume' as const } };
-  assert.match(ask(equalGrams, panel, { resins: [twoToOne] })[0]!.why, /2 : 1 in grams would/);
+  assert.match(ask(equalGrams, panel, { resins: [twoToOne] })[0]!.why, /2 : 1 by weight would/);
 });
 test('equal grams: nothing to say with marked cups, by weight, or where the densities agree', () => {
-  quiet(ask(equalGrams, panel, {}, 'marked cups'));
+  quiet(ask(equalGrams, panel, {}, marked));
   quiet(ask(equalGrams, panel, { resins: [{ ...resin, ratio: { a: 100, b: 83, by: 'weight' } }] }));
   quiet(ask(equalGrams, panel, { resins: [{ ...resin, densityB: resin.densityA }] }));
 });
@@ -62,7 +63,7 @@ test('cup too big: a mixing cup that runs away before it is emptied stops', () =
   const lid = withShape(panel, { kind: 'rectangle', width: 2000, height: 1500 });
   const found = ask(cupTooBig, lid, { resins: [{ ...resin, gelMin: 90 }], air: steady(28), method: atOnce });
   assert.ok(codes(found).includes('stop cup-too-big'));
-  assert.match(found[0]!.says, /begins to run away after \d+ min; your plan empties it at \d+ min/);
+  assert.match(found[0]!.says, /begins to heat by itself, faster and faster, after \d+ min; your plan empties it at \d+ min/);
 });
 test('cup too big: one that is only past working is a warning', () => {
   const lone = withFilm({ ...panel, coats: [{ ...panel.coats[3]!, samePour: false }] }, topId, 3);
@@ -187,7 +188,7 @@ test('advice puts the most severe first', () => {
     use: 'food' as const,
     surface: { material: 'raw wood' as const, primer: 'none' as const, primerCoats: 0 },
   };
-  const severities = advise({ plan: plan(bad), measure: 'scale' }).map((f) => f.severity);
+  const severities = advise({ plan: plan(bad), write: metric }).map((f) => f.severity);
   assert.deepEqual(
     severities,
     [...severities].sort((a, b) => ['stop', 'warn', 'note'].indexOf(a) - ['stop', 'warn', 'note'].indexOf(b)),

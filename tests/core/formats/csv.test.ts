@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { shelfOf, usagesOf } from '#core/stock';
 import { MOST_ROWS, readCsv, readShelf, writeCsv, writeCups, writeShelf, writeUsage, type ShelfPreview } from '#core/formats';
-import { means, piece, sample, planner, utc } from '../../factories';
+import { means, piece, sample, planner, utc, metric } from '../../factories';
 
 const studio = sample();
 const stock = studio.stock!;
@@ -63,8 +63,10 @@ test('a row that does not read says which line and why, and the others are read'
   );
   assert.match(refused[0]!.says, /size: “much” has no number/);
   assert.match(wrong('gold,bag,1,g,1,2026-01-01'), /neither a resin’s part, a colourant nor a supply/);
-  assert.match(wrong('sand,bag,"1.250,00",g,1,2026-01-01'), /size: “1.250,00” is not a number/);
-  assert.match(wrong('sand,bag,"1,250",g,1,2026-01-01'), /could mean 1250 or 1.250/);
+  assert.match(wrong('sand,bag,1.2.5,g,1,2026-01-01'), /size: “1\.2\.5” is not a number/);
+  assert.match(wrong('sand,bag,"1,250",g,1,2026-01-01'), /could mean 1250 or 1\.25/);
+  assert.equal(preview(`${HEAD}\nsand,bag,1.125,g,4,2026-01-01\n`).added[0]!.size, 1.125, 'a point is a decimal, as it is written');
+  assert.equal(preview(`${HEAD}\nsand,bag,"1.250,00",g,4,2026-01-01\n`).added[0]!.size, 1250);
   assert.match(wrong('sand,bag,=1+1,g,1,2026-01-01'), /size is a formula/);
   assert.match(wrong('White paste,jar,100,m,1,2026-01-01'), /Write g or ml/);
   assert.match(wrong('sand,bag,1,g,1,1.2.2026'), /Give a date as 2026-11-25/);
@@ -101,7 +103,7 @@ test('a text that a spreadsheet would run is defused on the way out and whole on
 
 test('cups and usage as CSV have a line for each cup and each thing', () => {
   const together = planner.together([{ plan: planner.plan(piece(), means), pour: 0 }], means);
-  const cups = readCsv(writeCups(together, studio.vessels!));
+  const cups = readCsv(writeCups(together, studio.vessels!, metric));
   assert.equal(cups.rows.length, together.batches[0]!.cups.length);
   const deep = cups.rows.find((r) => r.cells[2] === 'Deep')!;
   assert.match(deep.cells.join(' '), /drops/);

@@ -6,7 +6,7 @@ import { startingSlope } from '#core/craft';
 import { readSlopes, writePalette, writeSlopes } from '#core/formats';
 import { slopesReport } from '#core/report';
 import { deltaE, slopeMeans, solveSlope } from '#core/tint';
-import { empty, sample } from '../../factories';
+import { empty, sample, metric } from '../../factories';
 import { near } from '../help';
 
 const studio = sample();
@@ -15,7 +15,7 @@ const rows = studio.slopes!.map(rowOf);
 const read = (text: string) => readSlopes(text, studio, (n) => `slope-${n}`);
 
 test('slopes go out as CSV and come back as the same tints, locked', () => {
-  const back = read(writeSlopes(rows, studio));
+  const back = read(writeSlopes(rows, studio, metric));
   assert.ok(back.ok, back.ok ? '' : back.says);
   assert.deepEqual(
     back.slopes.map((s) => s.name),
@@ -27,9 +27,9 @@ test('slopes go out as CSV and come back as the same tints, locked', () => {
     assert.ok(slope.cups.every((c) => c.recipe));
     near(slope.palest, rows[i]!.slope.palest, 1e-3);
   });
-  const once = writeSlopes(back.slopes.map(rowOf), studio);
+  const once = writeSlopes(back.slopes.map(rowOf), studio, metric);
   const again = read(once);
-  assert.equal(again.ok && writeSlopes(again.slopes.map(rowOf), studio), once, 'and out and in again as the same bytes');
+  assert.equal(again.ok && writeSlopes(again.slopes.map(rowOf), studio, metric), once, 'and out and in again as the same bytes');
 });
 
 test('a file of slopes that cannot be read says where and what would be right', () => {

@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import { shoreJumps } from '#core/advice';
 import type { Piece } from '#core/document';
 import { acrossRow, joinsOf, meetingNeighbours, rowOf } from '#core/edit';
-import { piece, plan } from '../../factories';
+import { piece, plan, metric } from '../../factories';
 import { near } from '../help';
 
 const one: Piece = { ...piece(), id: 'one', name: 'One' };
@@ -29,7 +29,7 @@ test('a row is read from left to right, wherever it is asked from, and a ring of
 test('the same sea thrice does not run on, and is said; one run across the row does', () => {
   const jumps = joinsOf(two, all);
   assert.ok(jumps.some((j) => Math.abs(j.jump) > 30));
-  assert.equal(shoreJumps({ plan: plan(two), measure: 'scale', joins: jumps })[0]!.code, 'shore-jumps');
+  assert.equal(shoreJumps({ plan: plan(two), write: metric, joins: jumps })[0]!.code, 'shore-jumps');
 
   const spread = acrossRow(two, all);
   assert.deepEqual(
@@ -37,7 +37,7 @@ test('the same sea thrice does not run on, and is said; one run across the row d
     ['one', 'two', 'three'],
   );
   for (const p of spread) assert.ok(joinsOf(p, spread).every((j) => Math.abs(j.jump) < 2));
-  assert.deepEqual(shoreJumps({ plan: plan(two), measure: 'scale', joins: joinsOf(spread[1]!, spread) }), []);
+  assert.deepEqual(shoreJumps({ plan: plan(two), write: metric, joins: joinsOf(spread[1]!, spread) }), []);
   // a third of the shore on each: the ends of the row are the ends of the sea
   near(spread[0]!.sea.shoreline[0]!.y, two.sea.shoreline[0]!.y);
   near(spread[2]!.sea.shoreline.at(-1)!.y, two.sea.shoreline.at(-1)!.y);

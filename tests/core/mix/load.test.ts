@@ -36,6 +36,7 @@ test('a paste is weighed, and an empty cup takes nothing', () => {
     colourantId: white.id,
     name: 'White paste',
     grams: 1.2,
+    ml: 1.2 / 1.7,
     load: 0.06,
   });
   const little = dose({ colourantId: white.id, load: 0.06 }, white, 5, 0.1);

@@ -5,7 +5,6 @@ import { startingVessels } from '#core/craft';
 import type { Vessel } from '#core/document';
 import {
   densityFromWater,
-  dropFromCount,
   fillHeight,
   markFromWater,
   readDensity,
@@ -15,6 +14,7 @@ import {
   waterDensity,
   writeMarks,
 } from '#core/mix';
+import { metric, us } from '../../factories';
 import { near } from '../help';
 
 const tumbler: Vessel = {
@@ -71,10 +71,10 @@ test('water at 20 °C is 0.9982 g/ml, so 49.91 g of it are 50 ml', () => {
 
 test('a density in two minutes: 57.6 g of resin where 50 g of water stood', () => {
   near(densityFromWater(57.6, 50, 20), 1.15);
-  const reading = readDensity('57.6 g / 50 g');
+  const reading = readDensity('57.6 g / 50 g', metric);
   assert.ok(reading.ok);
   near(reading.value, 1.15, 0.001);
-  assert.deepEqual(readDensity('1.15 g/ml'), { ok: true, value: 1.15 });
+  assert.deepEqual(readDensity('1.15 g/ml', metric), { ok: true, value: 1.15 });
   for (const [text, says] of [
     ['0.4', /outside what can be planned. Give 0.5 g\/ml to 3 g\/ml/],
     ['3.2', /outside/],
@@ -82,39 +82,44 @@ test('a density in two minutes: 57.6 g of resin where 50 g of water stood', () =
     ['500 g / 50 g', /comes to 9.982 g\/ml/],
     ['heavy', /has no number/],
   ] as const) {
-    const bad = readDensity(text);
+    const bad = readDensity(text, metric);
     assert.ok(!bad.ok, text);
     assert.match(bad.says, says);
   }
 });
 
 test('a drop, stated or counted to a gram', () => {
-  near(dropFromCount(36, 1.1), 0.0253);
-  assert.deepEqual(readDrop('0.025 ml', 1.1), { ok: true, value: 0.025 });
-  const counted = readDrop('40 to a gram', 1.1);
+  const said = readDrop('36 to a gram', 1.1, metric);
+  assert.ok(said.ok);
+  near(said.value, 0.0253);
+  const spoon = readDrop('49 to ¼ tsp', 1.1, us);
+  assert.ok(spoon.ok);
+  near(spoon.value, 0.0251);
+  assert.deepEqual(readDrop('0.025 ml', 1.1, metric), { ok: true, value: 0.025 });
+  const counted = readDrop('40 to a gram', 1.1, metric);
   assert.ok(counted.ok);
   near(counted.value, 0.0227, 1e-4);
-  const none = readDrop('0 to a gram', 1.1);
+  const none = readDrop('0 to a gram', 1.1, metric);
   assert.ok(!none.ok);
-  assert.match(none.says, /Count 1 to 500/);
+  assert.match(none.says, /Count the drops, as in “36\.4 to a gram”/);
 });
 
 test('marks as they are typed, in any order, and back', () => {
-  const reading = readMarks('100 g at 41 mm, 50 g at 22 mm', 250);
+  const reading = readMarks('100 g at 41 mm, 50 g at 22 mm', 250, metric);
   assert.ok(reading.ok);
   assert.deepEqual(
     reading.value.map((m) => m.mm),
     [22, 41],
   );
-  assert.equal(readMarks(writeMarks(tumbler.marks!), 250).ok, true);
-  assert.deepEqual(readMarks(' ', 250), { ok: true, value: [] });
+  assert.equal(readMarks(writeMarks(tumbler.marks!, metric), 250, metric).ok, true);
+  assert.deepEqual(readMarks(' ', 250, metric), { ok: true, value: [] });
   for (const [text, says] of [
     ['50 g', /is no mark/],
     ['50 g at 30 mm, 100 g at 20 mm', /More water must stand higher/],
     ['300 g at 60 mm', /over what the cup holds, 250 ml/],
-    ['50 stones at 30 mm', /not a weight unit/],
+    ['50 stones at 30 mm', /not a volume unit|not a weight unit/],
   ] as const) {
-    const bad = readMarks(text, 250);
+    const bad = readMarks(text, 250, metric);
     assert.ok(!bad.ok, text);
     assert.match(bad.says, says);
   }

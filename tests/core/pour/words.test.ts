@@ -3,12 +3,9 @@ import { test } from 'node:test';
 import { cupKey, type Coat, type Piece, type SandCoat, type SeaCoat, type Told, type ToldStep, type WaveCoat } from '#core/document';
 import { startingCoat, withBreaker, withParts } from '#core/edit';
 import { startingSea } from '#core/craft';
-import { say, tell, type Units, type Words } from '#core/pour';
-import { empty, means, piece, resin, planner, toldOf } from '../../factories';
+import { say, tell, type Words } from '#core/pour';
+import { empty, means, piece, resin, planner, toldOf, metric, us, usMarked } from '../../factories';
 import { near, sum } from '../help';
-
-const metric: Units = { length: 'mm', volume: 'ml' };
-const us: Units = { length: 'in', volume: 'fl oz' };
 
 const unders = ['barrier', 'none', 'gap', 'white first'] as const;
 const alongs = ['shore', 'sea', 'island', 'mid-board'] as const;
@@ -151,24 +148,26 @@ test('every step of every choice is said as it is chosen, in amounts that add up
 });
 
 const one: Choice = { under: 'barrier', along: 'shore', heat: 'hot air', beach: 'in resin', bed: false, several: true, count: 1 };
-const said = (p: Piece, units = metric): Words[] => {
+const said = (p: Piece, write = metric): Words[] => {
   const told = toldOf(p);
-  return told.steps.map((s) => say(s, told, units));
+  return told.steps.map((s) => say(s, told, write));
 };
 
-test('the same steps in US units: ounces and inches, and no millilitre', () => {
+const METRIC = /\d ?(ml|mm|cm|m|g|kg|°C)\b|cm²/;
+
+test('the same steps in US units: ounces and inches, and no metric word', () => {
   for (const words of said(chosen({ ...one, under: 'gap', count: 4 }), us)) {
-    const text = [words.detail, ...words.amounts.flatMap((a) => [a.amount, a.each ?? ''])].join(' ');
-    assert.equal(/\d ml|cm²/.test(text), false, text);
+    const text = [words.detail, ...words.amounts.flatMap((a) => [a.amount, a.each ?? '', a.holds ?? ''])].join(' ');
+    assert.doesNotMatch(text, METRIC);
   }
   const [, , deep] = said(chosen(one), us);
   assert.match(deep!.amounts[0]!.amount, /fl oz$/);
-  assert.match(deep!.detail, /in²/);
+  assert.match(deep!.detail, /sq in/);
 });
 
 test('A and B are told as they are measured: by weight, or in marked cups by volume', () => {
   const [scale] = said(chosen(one));
-  const [cups] = said(chosen(one), { ...us, measure: 'marked cups' });
+  const [cups] = said(chosen(one), usMarked);
   assert.deepEqual(
     scale!.amounts.map((a) => [/ g$/.test(a.amount), / ml$/.test(a.holds!)]),
     [
@@ -177,17 +176,17 @@ test('A and B are told as they are measured: by weight, or in marked cups by vol
     ],
   );
   assert.deepEqual(
-    cups!.amounts.map((a) => [/ fl oz$/.test(a.amount), / g$/.test(a.holds!)]),
+    cups!.amounts.map((a) => [/ fl oz$/.test(a.amount), a.holds]),
     [
-      [true, true],
-      [true, true],
+      [true, undefined],
+      [true, undefined],
     ],
   );
 });
 
 test('a let-down and a dose are named with their colourant beside the cup they are in', () => {
   const deep = said(chosen(one)).find((w) => /Lay Deep/.test(w.says))!;
-  assert.match(deep.amounts[0]!.holds!, /\d+ drops Phthalo blue tint, \d+ drops of 1:\d+ Turquoise tint/);
+  assert.match(deep.amounts[0]!.holds!, /\d+ drops Phthalo blue tint, \d+ drops thinned Turquoise tint \(1 : \d+\)/);
 });
 
 test('four boards: the sum and what each of them gets', () => {

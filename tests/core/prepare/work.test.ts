@@ -2,12 +2,12 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import type { Piece } from '#core/document';
 import { hourMarks, hoursBefore, hoursOf, sayWork, workAfter, workBefore } from '#core/prepare';
-import { method, piece } from '../../factories';
+import { method, piece, metric } from '../../factories';
 import { near } from '../help';
 
 const does = (p: Piece): string =>
   workBefore(p, method)
-    .map((w) => sayWork(w, p).does)
+    .map((w) => sayWork(w, p, metric).does)
     .join(' ');
 const surface = (change: Partial<Piece['surface']>): Piece => piece({ surface: { ...piece().surface, ...change } });
 
@@ -26,7 +26,7 @@ test('each surface asks for its own', () => {
   assert.match(does(surface({ ground: 'foil' })), /foil/);
   assert.match(does(surface({ underside: 'latex' })), /latex on the back/);
   assert.doesNotMatch(does(surface({ material: 'glass', primer: 'none', primerCoats: 0 })), /Sand along|gesso/);
-  assert.ok(workBefore(piece(), method).some((w) => /mask/.test(sayWork(w, piece()).caution ?? '')));
+  assert.ok(workBefore(piece(), method).some((w) => /mask/.test(sayWork(w, piece(), metric).caution ?? '')));
 });
 
 test('holes and edges are guarded before, and cleared after', () => {
@@ -39,7 +39,7 @@ test('holes and edges are guarded before, and cleared after', () => {
   assert.match(does(drilled), /Tape over the hole.*Close the hole/);
   const after = (p: Piece): string =>
     workAfter(p, method)
-      .map((w) => sayWork(w, p).does)
+      .map((w) => sayWork(w, p, metric).does)
       .join(' ');
   assert.match(after(drilled), /Clear the holes/);
   assert.match(after(piece({ edge: 'taped' })), /peel it after hardening/);

@@ -126,6 +126,8 @@ export const Settings = object({
   length: Type.Enum(['mm', 'cm', 'in']),
   volume: Type.Enum(['ml', 'fl oz']),
   temperature: Type.Enum(['°C', '°F']),
+  /** Grams where it is left out. */
+  weight: Type.Optional(Type.Enum(['g', 'oz wt'])),
   measure: Type.Enum(['scale', 'marked cups']),
   scaleStep: range(limits.scaleStep),
   roomId: id(),

@@ -129,11 +129,12 @@ export const ToldStep = object({
 });
 export type ToldStep = Static<typeof ToldStep>;
 
-/** What goes into a cup of one colourant: grams, or counted drops, of a let-down of one part to so many of clear. */
+/** What goes into a cup of one colourant: grams and the volume of that, or counted drops, of a let-down of one part to so many of clear. */
 export const ToldDose = object({
   colourantId: id(),
   name: name(),
   grams: grams(),
+  ml: Type.Optional(ml()),
   count: Type.Optional(Type.Integer({ minimum: 0, maximum: 100000 })),
   letDown: Type.Optional(Type.Integer({ minimum: 1, maximum: 99 })),
 });

@@ -1,19 +1,18 @@
 import { kinds } from '#core/coat';
+import { bulk } from '#core/craft';
 import type { Told, ToldStep } from '#core/document';
-import { fixed, writeArea, writeDuration, writeLength, writeVolume } from '#core/units';
-import { boardsIn, cupOf, looseOf, type Amount, type Said, type Units } from './said';
+import { writeDuration, type Writes } from '#core/units';
+import { boardsIn, cupOf, looseOf, type Amount, type Said } from './said';
 
 /** What is mixed, and what is laid as a film. */
 
 const places = { whole: 'the whole board', sea: 'the sea', beach: 'the beach', deep: 'the deep side', strip: 'its strip off the shore' };
 
 /** A and B of a batch brought together, its cups filled and coloured. */
-export function mixed(step: ToldStep, told: Told, { volume, measure }: Units): Said {
-  // what is read off comes first, the other way beside it
-  const part = (name: string, g: number, ml: number): Amount => {
-    const [weight, filled] = [`${fixed(g, 1)} g`, writeVolume(ml, volume)];
-    return measure === 'marked cups' ? { name, amount: filled, holds: weight } : { name, amount: weight, holds: filled };
-  };
+export function mixed(step: ToldStep, told: Told, write: Writes): Said {
+  // by scale the volume stands beside the weight; by marked cups no weight is asked for
+  const part = (name: string, g: number, ml: number): Amount =>
+    write.byScale ? { name, amount: write.weight(g), holds: write.volume(ml) } : { name, amount: write.volume(ml) };
   const number = step.id.batch ?? step.batch;
   const batch = told.batches[number];
   const cups = told.cups.filter((c) => c.batch === number);
@@ -37,7 +36,7 @@ export function mixed(step: ToldStep, told: Told, { volume, measure }: Units): S
 }
 
 /** A film laid out of a cup. */
-export function poured(step: ToldStep, told: Told, units: Units): Said {
+export function poured(step: ToldStep, told: Told, write: Writes): Said {
   const { id, over = 'whole', into, gap, loose, coat, area } = step;
   const name = (step.uses[0] && cupOf(told, step.uses[0])?.name) ?? 'the cup';
   const says = (): string => {
@@ -48,17 +47,15 @@ export function poured(step: ToldStep, told: Told, units: Units): Said {
     return kinds[coat?.kind ?? 'clear'].says(words);
   };
   const figures =
-    area && coat
-      ? `${writeArea(area, units.length)}${boardsIn(step.boards) > 1 ? ' a board' : ''}, ${fixed(coat.film, 1)} mm of film.`
-      : undefined;
+    area && coat ? `${write.area(area)}${boardsIn(step.boards) > 1 ? ' a board' : ''}, ${write.fine(coat.film)} of film.` : undefined;
   return {
     says: says(),
     detail: [
-      gap !== undefined && `Stop ${writeLength(gap, units.length)} short of the line of the wave: it stays bare for the white.`,
+      gap !== undefined && `Stop ${write.length(gap)} short of the line of the wave: it stays bare for the white.`,
       id.role !== 'gravel' && id.role !== 'holes' && figures,
       loose ? 'No heat on it: dry sand comes next.' : id.role !== 'holes' && 'A quick low heat pass takes the bubbles.',
     ],
-    ...(id.role === 'gravel' && { amounts: [looseOf('Gravel', step)] }),
+    ...(id.role === 'gravel' && { amounts: [looseOf('Gravel', step, write, bulk.gravel)] }),
     does: id.role === 'holes' ? 'Filled' : 'Laid',
     short: id.role === 'holes' ? 'Fill the holes' : `Lay ${name}`,
     done: id.role === 'holes' ? 'Holes filled' : `${name} laid`,
@@ -66,23 +63,23 @@ export function poured(step: ToldStep, told: Told, units: Units): Said {
 }
 
 /** Dry sand pressed into the clear that was laid for it. */
-export const pressed = (step: ToldStep): Said => ({
+export const pressed = (step: ToldStep, write: Writes): Said => ({
   says: 'Press dry sand into the wet clear.',
   detail: [
     'Strew it evenly, then press it flat, until no clear shines between the grains.',
     'No heat until clear has come up through it: dry sand flies.',
   ],
-  amounts: [looseOf('Dry sand', step)],
+  amounts: [looseOf('Dry sand', step, write)],
   does: 'Sand is pressed in',
   short: 'Press in dry sand',
   done: 'Dry sand pressed in',
 });
 
 /** Dry sand that stays pale. */
-export const strewn = (step: ToldStep): Said => ({
+export const strewn = (step: ToldStep, write: Writes): Said => ({
   says: 'Strew dry sand on the high part of the beach.',
   detail: ['It stays pale for as long as it stays dry: no heat near it, and no clear over it.'],
-  amounts: [looseOf('Dry sand', step)],
+  amounts: [looseOf('Dry sand', step, write)],
   does: 'Sand is strewn',
   short: 'Strew dry sand',
   done: 'Dry sand strewn',

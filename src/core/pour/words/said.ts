@@ -1,14 +1,7 @@
+import { bulk } from '#core/craft';
 import { cupKey, type Told, type ToldBoards, type ToldCup, type ToldStep, type ToldUse } from '#core/document';
-import { plain, writeVolume, type LengthUnit, type VolumeUnit } from '#core/units';
-import { writeContents } from '../contents';
-
-/** The units a studio reads. */
-export interface Units {
-  length: LengthUnit;
-  volume: VolumeUnit;
-  /** How A and B are measured; by scale where it is left out. */
-  measure?: 'scale' | 'marked cups';
-}
+import type { Writes } from '#core/units';
+import { writeContents, writeSand } from '../contents';
 
 /** One thing of a step by name, how much of it, and what one board gets where there are several. */
 export interface Amount {
@@ -36,8 +29,6 @@ export interface Words {
 /** A step as it is said, before its cups are added. */
 export type Said = Omit<Words, 'amounts' | 'detail'> & { detail: (string | false | undefined)[]; amounts?: Amount[] };
 
-/** Grams as they are said at the bench. */
-export const grams = (g: number): string => `${plain(g, g < 10 ? 1 : 0)} g`;
 /** The cup a step uses, as it was told. */
 export const cupOf = (told: Told, use: ToldUse): ToldCup | undefined => told.cups.find((c) => cupKey(c.id) === cupKey(use.cup));
 /** How many boards there are in all. */
@@ -53,16 +44,16 @@ function each(boards: Pick<ToldBoards, 'count' | 'name'>[], share: (i: number) =
 const DIP = 1;
 
 /** What a step takes from a cup, in words: what is measured or dipped, for each board, and what is in the cup. */
-export function amountOf(use: ToldUse, { id }: ToldStep, told: Told, { volume }: Units): Amount[] {
+export function amountOf(use: ToldUse, { id }: ToldStep, told: Told, write: Writes): Amount[] {
   const cup = cupOf(told, use);
   if (use.ml <= 0 || !cup) return [];
   if (id.does === 'dress' && use.ml < DIP) return [{ name: cup.name, amount: 'a dip' }];
-  const share = each(use.boards, (i) => writeVolume(use.boards[i]!.ml, volume));
-  const holds = writeContents(cup).join(', ');
+  const share = each(use.boards, (i) => write.volume(use.boards[i]!.ml));
+  const holds = writeContents(cup, write).join(', ');
   return [
     {
       name: cup.name,
-      amount: writeVolume(use.ml, volume),
+      amount: write.volume(use.ml),
       ...(share && { each: share }),
       ...(holds && { holds }),
       ...(cup.colour && { colour: cup.colour }),
@@ -70,8 +61,8 @@ export function amountOf(use: ToldUse, { id }: ToldStep, told: Told, { volume }:
   ];
 }
 
-/** Something loose, as sand or gravel, by weight and for each board. */
-export function looseOf(name: string, { grams: g = 0, boards }: ToldStep): Amount {
+/** Something loose, as sand or gravel, by weight or by the cup, and for each board. */
+export function looseOf(name: string, { grams: g = 0, boards }: ToldStep, write: Writes, loose: number = bulk.sand): Amount {
   const count = boardsIn(boards);
-  return { name, amount: grams(g), ...(count > 1 && { each: `${grams(g / count)} a board` }) };
+  return { name, amount: writeSand(g, write, loose), ...(count > 1 && { each: `${writeSand(g / count, write, loose)} a board` }) };
 }

@@ -1,5 +1,5 @@
 import type { Told, ToldStep } from '#core/document';
-import { plain, writeDuration } from '#core/units';
+import { writeDuration, type Writes } from '#core/units';
 import { cupOf, type Said } from './said';
 
 /** Where a wave is laid. */
@@ -25,7 +25,7 @@ const from = ({ wave }: ToldStep): string =>
       : 'from the land side';
 
 /** The white, by what lies under it. */
-export function whiteLaid(step: ToldStep): Said {
+export function whiteLaid(step: ToldStep, write: Writes): Said {
   const { lines = 1, lineWidth = 0, under } = step.wave ?? {};
   const where = along(step);
   const drawn = lines > 1 ? `${lines} fine lines, thin and uneven` : 'one line, thin and uneven';
@@ -39,7 +39,7 @@ export function whiteLaid(step: ToldStep): Said {
   return {
     says,
     detail: [
-      under === 'gap' ? 'It spreads into the width that was left bare.' : `In ${drawn}, about ${plain(lineWidth, 1)} mm wide.`,
+      under === 'gap' ? 'It spreads into the width that was left bare.' : `In ${drawn}, about ${write.length(lineWidth)} wide.`,
       onShore ? 'Start seaward of where it should end.' : 'Start short of where it should end: it creeps.',
     ],
     does: 'White is laid',

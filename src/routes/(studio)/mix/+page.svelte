@@ -3,7 +3,6 @@
   import { page } from '$app/state';
   import { vesselsOf } from '#core/craft';
   import { comingPours, shelfOf } from '#core/stock';
-  import { plain } from '#core/units';
   import { planner } from '$lib/planner';
   import { zone } from '$lib/zone';
   import { shared } from '$lib/store/shared.svelte';
@@ -50,7 +49,7 @@
   const save = () =>
     attempt(async () => {
       const { writeCups } = await import('#core/formats');
-      savedAs('cups.csv', 'text/csv', writeCups(together!, vessels));
+      savedAs('cups.csv', 'text/csv', writeCups(together!, vessels, shared.write));
     });
 </script>
 
@@ -61,7 +60,7 @@
     <h1 class="text-[28px] leading-tight">Mix</h1>
     {#if together && settings}
       <p class="text-soft">
-        {chosen.map((c) => c.plan.piece.name).join(', ')} · {plain(total, 0)} ml in {together.batches.length}
+        {chosen.map((c) => c.plan.piece.name).join(', ')} · {shared.write.volume(total)} in {together.batches.length}
         {together.batches.length === 1 ? 'batch' : 'batches'}
       </p>
       {#if together.batches.length > (shared.means?.method.mostMixings ?? Infinity)}

@@ -14,7 +14,6 @@
     type Ledger,
     type Suggestion,
   } from '#core/stock';
-  import { writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { money } from '$lib/ui/money';
   import Scrolled from '$lib/ui/Scrolled.svelte';
@@ -51,7 +50,7 @@
   const others = $derived(coming.filter((c) => !together.chosen.some((k) => k.plan.piece.id === c.piece.id)));
   const uses = $derived(leftoverUses(left, batch.resin, others, vessels));
   const resinOf = (coat: CoatPlan) => means.resins.find((r) => r.id === coat.coat.resinId)!;
-  const volume = (ml: number): string => writeVolume(ml, settings.volume);
+  const volume = (ml: number): string => shared.write.volume(ml);
   const said = (use: Suggestion): string =>
     use.kind === 'mould'
       ? `${use.count} × ${use.mould.name}, ${volume(use.ml)}`

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { writeStrain } from '#core/advice';
   import { handsOn, workable, type Together } from '#core/plan';
-  import { fixed, plain, volumeFigure } from '#core/units';
+  import { plain } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import Scrolled from '$lib/ui/Scrolled.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
@@ -28,8 +28,10 @@
         <tr class="text-right text-[13px] text-soft [&>th]:px-2 [&>th]:py-1 [&>th]:font-normal">
           <th class="text-left" scope="col">batch</th>
           <th scope="col">{unit}</th>
-          <th scope="col">A g</th>
-          <th scope="col">B g</th>
+          {#if shared.write.byScale}
+            <th scope="col">A {shared.write.units.weight}</th>
+            <th scope="col">B {shared.write.units.weight}</th>
+          {/if}
           <th scope="col">A {unit}</th>
           <th scope="col">B {unit}</th>
           <th scope="col">mixed at</th>
@@ -49,17 +51,19 @@
                 {batch.resin.name}, {plain(batch.resin.ratio.a, 2)} : {plain(batch.resin.ratio.b, 2)}</button
               >
             </th>
-            <td class="font-bold">{volumeFigure(batch.ml, unit)}</td>
-            <td>{fixed(batch.parts.aG, 1)}</td>
-            <td>{fixed(batch.parts.bG, 1)}</td>
-            <td>{volumeFigure(batch.parts.aMl, unit)}</td>
-            <td>{volumeFigure(batch.parts.bMl, unit)}</td>
+            <td class="font-bold">{shared.write.volumeFigure(batch.ml)}</td>
+            {#if shared.write.byScale}
+              <td>{shared.write.weightFigure(batch.parts.aG)}</td>
+              <td>{shared.write.weightFigure(batch.parts.bG)}</td>
+            {/if}
+            <td>{shared.write.volumeFigure(batch.parts.aMl)}</td>
+            <td>{shared.write.volumeFigure(batch.parts.bMl)}</td>
             <td>{plain(at, 0)} min</td>
             <td class="whitespace-nowrap {hands > working ? 'font-bold text-buoy' : ''}">{plain(hands, 0)} of {plain(working, 0)} min</td>
           </tr>
         {/each}
       </tbody>
     </table>
-    {#if because}<p class="border-t border-rule px-3 py-1.5 text-[13px]"><b>Split.</b> {writeStrain(because)}</p>{/if}
+    {#if because}<p class="border-t border-rule px-3 py-1.5 text-[13px]"><b>Split.</b> {writeStrain(because, shared.write)}</p>{/if}
   </Scrolled>
 </Sheet>

@@ -5,7 +5,7 @@
   import { sharesOf, type Batch, type Together } from '#core/plan';
   import type { Cup } from '#core/coat';
   import { costOf, takenByCup, type Ledger } from '#core/stock';
-  import { fixed, volumeFigure, writeVolume } from '#core/units';
+  import { fixed } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { contentsOf, writeContents } from '#core/pour';
   import LoadBar from '$lib/ui/LoadBar.svelte';
@@ -25,7 +25,6 @@
     vessel: Vessel | undefined;
     cost: number;
   }
-  const unit = $derived(shared.settings!.volume);
   const rows = $derived(
     together.batches.flatMap((batch, i) =>
       batch.cups.map((cup): Row => ({
@@ -45,17 +44,27 @@
   const columns: TableColumn<Row>[] = [
     { id: 'batch', head: 'no.', value: (r) => r.number, right: true },
     { id: 'cup', head: 'cup', value: (r) => r.cup.name, wraps: true },
-    { id: 'ml', head: 'amount', value: (r) => r.cup.ml, shows: (r) => volumeFigure(r.cup.ml, unit), right: true },
-    { id: 'g', head: 'g', value: (r) => grams(r.cup), shows: (r) => fixed(grams(r.cup), 1), right: true },
+    { id: 'ml', head: shared.write.units.volume, value: (r) => r.cup.ml, shows: (r) => shared.write.volumeFigure(r.cup.ml), right: true },
+    ...(shared.write.byScale
+      ? [
+          {
+            id: 'g',
+            head: shared.write.units.weight,
+            value: (r: Row) => grams(r.cup),
+            shows: (r: Row) => shared.write.weightFigure(grams(r.cup)),
+            right: true,
+          },
+        ]
+      : []),
     {
       id: 'held',
       head: 'left over',
       value: (r) => spare(r.cup),
-      shows: (r) => (spare(r.cup) > 0 ? volumeFigure(spare(r.cup), unit) : '–'),
+      shows: (r) => (spare(r.cup) > 0 ? shared.write.volumeFigure(spare(r.cup)) : '–'),
       right: true,
     },
-    { id: 'contents', head: 'into it', value: (r) => writeContents(contentsOf(r.cup)).join(', ') || 'clear', wraps: true },
-    { id: 'load', head: 'load', value: (r) => r.cup.load },
+    { id: 'contents', head: 'into it', value: (r) => writeContents(contentsOf(r.cup), shared.write).join(', ') || 'clear', wraps: true },
+    { id: 'load', head: 'colourant', value: (r) => r.cup.load },
     { id: 'vessel', head: 'in', value: (r) => r.vessel?.name ?? 'none so large' },
     { id: 'cost', head: pricingOf(shared.settings!).currency, value: (r) => r.cost, shows: (r) => fixed(r.cost, 2), right: true },
   ];
@@ -77,14 +86,14 @@
     <span class="mt-0.5 h-4 w-5 shrink-0 rounded-[2px] border border-line" style:background-color={r.cup.colour ?? 'transparent'}></span>
     <span
       >{r.cup.name}{#if r.shares.length > 1}{#each r.shares as s, i (i)}<span class="block text-[12.5px] whitespace-nowrap text-soft"
-            >{s.piece.name} {writeVolume(s.ml, unit)}</span
+            >{s.piece.name} {shared.write.volume(s.ml)}</span
           >{/each}{/if}</span
     >
   </span>
 {/snippet}
 {#snippet contents(r: Row)}
-  {#each writeContents(contentsOf(r.cup)) as part, i (i)}<span class="block text-[12.5px]">{part}</span>{:else}<span class="text-soft"
-      >clear</span
+  {#each writeContents(contentsOf(r.cup), shared.write) as part, i (i)}<span class="block text-[12.5px]">{part}</span>{:else}<span
+      class="text-soft">clear</span
     >{/each}
 {/snippet}
 {#snippet vessel(r: Row)}<span class="whitespace-nowrap {r.vessel ? '' : 'text-warn'}">{r.vessel?.name ?? 'none so large'}</span>{/snippet}

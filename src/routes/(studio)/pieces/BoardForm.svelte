@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shared } from '$lib/store/shared.svelte';
   import type { Snippet } from 'svelte';
   import { startingSeas, type StartingSea } from '#core/craft';
   import type { BoardAnswers } from '#core/edit';
@@ -29,7 +30,7 @@
   let { start, settings, resins, does, of, onanswer, more, beside }: Props = $props();
 
   // svelte-ignore state_referenced_locally
-  let typed = $state(typedFrom(start, settings.length));
+  let typed = $state(typedFrom(start, shared.write));
   /** An outline of thousands of points is kept as it is: it is replaced, never changed. */
   // svelte-ignore state_referenced_locally
   let outline = $state.raw(start.shape.kind === 'outline' ? start.shape : undefined);
@@ -38,7 +39,7 @@
   let sea = $state.raw<Sea>();
   let insist = $state(false);
 
-  const read = $derived(readersOf(settings.length));
+  const read = $derived(readersOf(shared.write));
   const reading = $derived(readBoard(typed, outline, read));
   const uses = [
     { value: 'wall', label: 'The wall' },
@@ -50,7 +51,7 @@
   const shown = $derived(readBoard({ ...typed, name: typed.name.trim() || 'a board' }, outline, read));
 
   function take(own: Own) {
-    typed = { ...typedFrom({ ...start, shape: own.shape, holes: own.holes }, settings.length), name: typed.name };
+    typed = { ...typedFrom({ ...start, shape: own.shape, holes: own.holes }, shared.write), name: typed.name };
     if (own.shape.kind === 'outline') outline = own.shape;
     sea = own.sea;
   }

@@ -1,8 +1,8 @@
 <script lang="ts">
+  import { shared } from '$lib/store/shared.svelte';
   import type { Piece, Settings } from '#core/document';
   import type { Means } from '#core/plan';
   import type { Standing } from '#core/record';
-  import { writeVolume } from '#core/units';
   import { planner } from '$lib/planner';
   import { writeBoard } from '$lib/ui/board';
   import { dayMonth, minutes } from '$lib/ui/clock.svelte';
@@ -44,8 +44,7 @@
     </span>
     {#if needs}
       <span class="shrink-0 text-right max-sm:hidden"
-        ><span class="block text-[13px] text-soft">next pour</span><span class="text-[17px]">{writeVolume(needs, settings.volume)}</span
-        ></span
+        ><span class="block text-[13px] text-soft">next pour</span><span class="text-[17px]">{shared.write.volume(needs)}</span></span
       >
     {/if}
   </a>

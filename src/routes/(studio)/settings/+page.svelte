@@ -1,20 +1,7 @@
 <script lang="ts">
   import { batching, runOff } from '#core/craft';
   import { limits, type Settings } from '#core/document';
-  import {
-    bare,
-    fraction,
-    mass,
-    plain,
-    read,
-    readWithin,
-    temperature,
-    volume,
-    writeShare,
-    writeTemperature,
-    writeVolume,
-    type Reading,
-  } from '#core/units';
+  import { bare, fraction, inUnit, plain, readWithin, temperature, writeShare, type Reading } from '#core/units';
   import { changeMethod, changeRoom, changeSettings, SETTINGS } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
@@ -33,27 +20,42 @@
   const room = $derived(shared.room);
   const method = $derived(shared.method);
 
-  const writeT = (celsius: number): string => writeTemperature(celsius, settings!.temperature);
-  const readRoom = (text: string): Reading => readWithin(temperature, text, limits.room, 'A room', writeT, settings!.temperature);
+  const write = $derived(shared.write);
+  const units = $derived(write.units);
+  const us = $derived(units.length === 'in' && units.volume === 'fl oz' && units.temperature === '°F' && units.weight === 'oz wt');
+  const metric = $derived(units.length !== 'in' && units.volume === 'ml' && units.temperature === '°C' && units.weight === 'g');
+  const system = (value: string): void => {
+    if (value === 'US') void set({ length: 'in', volume: 'fl oz', temperature: '°F', weight: 'oz wt' });
+    if (value === 'metric') void set({ length: 'mm', volume: 'ml', temperature: '°C', weight: 'g' });
+  };
+  const writeT = (celsius: number): string => write.temperature(celsius);
+  const readRoom = (text: string): Reading => shared.read.temperature(text, limits.room, 'A room');
   const readHour = (text: string): Reading => {
     const n = Number(text.trim().replace(/:00$/, ''));
     return text.trim() && Number.isInteger(n) && n >= 0 && n <= 23
       ? { ok: true, value: n }
       : { ok: false, says: 'Give a full hour of the day, 0 to 23.' };
   };
-  const readStep = (text: string): Reading => readWithin(mass, text, limits.scaleStep, 'A step', (v) => `${plain(v, 3)} g`, 'g');
+  const readStep = (text: string): Reading => shared.read.weight(text, limits.scaleStep, 'A step');
   const readSpare = (text: string): Reading => readWithin(fraction, text, limits.spare, 'A spare', writeShare, '%');
-  const amount = (ml: number): string => writeVolume(ml, settings!.volume);
-  const readCup = (text: string): Reading => readWithin(volume, text, limits.smallestCup, 'A cup', amount, settings!.volume);
+  const amount = (ml: number): string => write.volume(ml);
+  const readCup = (text: string): Reading => shared.read.volume(text, limits.smallestCup, 'A cup');
   const count = (v: number): string => plain(v, 0);
+  /** An ordinary mixed resin, g/ml, for a habit that hangs on none. */
+  const PLAIN_DENSITY = 1.1;
+  const inGrams = (reading: Reading): Reading => (reading.ok ? { ok: true, value: reading.value * PLAIN_DENSITY } : reading);
   /** What a hand can mix, fill and lay. */
-  const habits = [
+  const habits = $derived([
     {
       key: 'smallestMix',
       label: 'Smallest mixing',
       none: 0,
-      shows: (g: number) => `${plain(g, 0)} g`,
-      read: (t: string) => readWithin(mass, t, limits.smallestMix, 'A mixing', (v) => `${plain(v, 0)} g`, 'g'),
+      // by marked cups it is typed and told as the volume of an ordinary resin
+      shows: (g: number) => write.measure(g, g / PLAIN_DENSITY, 0),
+      read: (t: string) =>
+        write.byScale
+          ? shared.read.weight(t, limits.smallestMix, 'A mixing')
+          : inGrams(shared.read.volume(t, limits.smallestMix, 'A mixing')),
       hint: 'No batch is split into less than this.',
     },
     {
@@ -97,17 +99,11 @@
       label: 'Laid in a minute',
       none: limits.layRate.max,
       shows: amount,
-      read: (t: string) =>
-        readWithin(volume, t.replace(/\s*(\/|per|a)\s*min(ute)?$/, ''), limits.layRate, 'A rate', amount, settings!.volume),
+      read: (t: string) => shared.read.volume(t.replace(/\s*(\/|per|a)\s*min(ute)?$/, ''), limits.layRate, 'A rate'),
       hint: 'A large board takes longer than a small one with as many cups.',
     },
-  ] as const;
-  const readDrip = (text: string): Reading => {
-    const reading = read(volume, text.replace(/\s*(\/|per)\s*m$/, ''), 'ml');
-    return reading.ok && (reading.value < limits.drip.min || reading.value > limits.drip.max)
-      ? { ok: false, says: 'Give 0 to 60 ml for each metre of rim.' }
-      : reading;
-  };
+  ] as const);
+  const readDrip = (text: string): Reading => shared.read.perRun(text, limits.drip, 'A drip');
 </script>
 
 <svelte:head><title>Settings · Nerite</title></svelte:head>
@@ -122,6 +118,16 @@
       {#if settings}
         <Sheet title="Units" aside="any unit may be typed anywhere">
           <div class="grid gap-4 p-4 sm:grid-cols-3">
+            <Choice
+              label="All at once"
+              value={us ? 'US' : metric ? 'metric' : 'mixed'}
+              options={[
+                { value: 'metric', label: 'metric' },
+                { value: 'US', label: 'US' },
+                ...(us || metric ? [] : [{ value: 'mixed', label: 'as chosen below' }]),
+              ]}
+              onchange={system}
+            />
             <Choice label="Lengths" value={settings.length} options={same('mm', 'cm', 'in')} onchange={(length) => set({ length })} />
             <Choice label="Volumes" value={settings.volume} options={same('ml', 'fl oz')} onchange={(v) => set({ volume: v })} />
             <Choice
@@ -131,19 +137,28 @@
               onchange={(t) => set({ temperature: t })}
             />
             <Choice
+              label="Weights"
+              value={units.weight}
+              options={[
+                { value: 'g', label: 'g' },
+                { value: 'oz wt', label: 'oz by weight' },
+              ]}
+              onchange={(weight) => set({ weight })}
+            />
+            <Choice
               label="Measure with"
               value={settings.measure}
               options={same('scale', 'marked cups')}
               onchange={(measure) => set({ measure })}
-              hint="With a scale, the slip of equal grams is named."
+              hint="By marked cups nothing is told in weight."
             />
-            <LiveField
-              label="The scale reads in steps of"
-              shows={`${plain(settings.scaleStep, 3)} g`}
-              read={readStep}
-              value={settings.scaleStep}
-              commit={(scaleStep) => set({ scaleStep })}
-            />
+            {#if write.byScale}<LiveField
+                label="The scale reads in steps of"
+                shows={write.weight(settings.scaleStep, 3)}
+                read={readStep}
+                value={settings.scaleStep}
+                commit={(scaleStep) => set({ scaleStep })}
+              />{/if}
           </div>
         </Sheet>
       {/if}
@@ -172,7 +187,7 @@
               read={readRoom}
               value={room.dayC}
               commit={(dayC) => attempt(() => changeRoom(room.id, { dayC }))}
-              hint="Pieces are planned at this. 20–24 °C is usual."
+              hint={`Pieces are planned at this. ${plain(inUnit(temperature, 20, units.temperature), 0)}–${plain(inUnit(temperature, 24, units.temperature), 0)} ${units.temperature} is usual.`}
             />
             <LiveField
               label="warmest at (hour)"
@@ -209,8 +224,8 @@
               hint="Added to every coat. 5 % until your own log says otherwise."
             />
             <LiveField
-              label="Drips off a metre of open rim"
-              shows={`${plain(method.dripPerM, 1)} ml`}
+              label="Drips off an open rim"
+              shows={write.perRun(method.dripPerM)}
               read={readDrip}
               value={method.dripPerM}
               commit={(dripPerM) => attempt(() => changeMethod({ dripPerM }))}

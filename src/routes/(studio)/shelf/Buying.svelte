@@ -31,15 +31,15 @@
       id: 'needed',
       head: 'planned pours take',
       value: (r) => r.needed.amount,
-      shows: (r) => writeAmount(r.needed.amount, r.needed.unit),
+      shows: (r) => writeAmount(r.needed.amount, r.needed.unit, shared.write),
       right: true,
     },
-    { id: 'left', head: 'on the shelf', value: (r) => r.left, shows: (r) => writeAmount(r.left, r.needed.unit), right: true },
+    { id: 'left', head: 'on the shelf', value: (r) => r.left, shows: (r) => writeAmount(r.left, r.needed.unit, shared.write), right: true },
     {
       id: 'missing',
       head: 'missing',
       value: (r) => r.missing,
-      shows: (r) => (r.missing > 0 ? writeAmount(r.missing, r.needed.unit) : 'nothing'),
+      shows: (r) => (r.missing > 0 ? writeAmount(r.missing, r.needed.unit, shared.write) : 'nothing'),
       right: true,
     },
     {

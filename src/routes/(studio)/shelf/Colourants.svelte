@@ -2,15 +2,15 @@
   import { freeId } from '#core/edit';
   import { limits, tintsOf, type Colourant } from '#core/document';
   import { colourantKinds, ownLimit, type ColourantKind } from '#core/craft';
-  import { readDrop } from '#core/mix';
+  import { readDrop, writeDrop as dropWords } from '#core/mix';
   import type { Means } from '#core/plan';
   import { clearLayer, hexOf, hidingFilm, recipeLayer, seenColour, stackOver, groundOf } from '#core/tint';
-  import { fraction, plain, readWithin, writeShare } from '#core/units';
+  import { fraction, readWithin, writeShare } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import type { TableColumn } from '$lib/ui/table/columns';
   import DataTable from '$lib/ui/table/DataTable.svelte';
   import Remove from './Remove.svelte';
-  import { put, readBare, readName, withField } from './put';
+  import { put, readName, withField } from './put';
 
   /** Kind, form and base of each colourant, the size of its drop, what its makers allow, and how it hides. */
   let { means }: { means: Means } = $props();
@@ -26,7 +26,7 @@
   const opacity = (c: Colourant): string => {
     const film = hides(c);
     if (film === Infinity) return 'clear at any film';
-    return `${film <= 1 ? 'opaque' : film <= 4 ? 'half' : 'sheer'}, hides from ${plain(film, 2)} mm`;
+    return `${film <= 1 ? 'opaque' : film <= 4 ? 'half' : 'sheer'}, hides from ${shared.write.film(film)}`;
   };
   const WHITE = groundOf({ material: 'raw wood', primer: 'gesso', primerCoats: 1 }).internal;
   /** A film of 1.5 mm over white: dyes at 0.2 %, what is weighed at all it may hold. */
@@ -71,13 +71,14 @@
     },
     {
       id: 'density',
-      head: 'g/ml',
+      head: 'weighs',
       value: (c) => c.density,
+      shows: (c) => shared.write.density(c.density),
       right: true,
       edit: {
         kind: 'text',
-        text: (c) => plain(c.density, 3),
-        read: readBare(limits.colourantDensity, 'A density'),
+        text: (c) => shared.write.density(c.density),
+        read: (text) => shared.read.density(text, limits.colourantDensity, 'A density'),
         store: (c, v) => set(c, 'density', v),
       },
     },
@@ -85,11 +86,11 @@
       id: 'drop',
       head: 'drop',
       value: (c) => c.dropMl,
-      shows: (c) => (c.dropMl === undefined ? 'weighed' : `${plain(c.dropMl, 4)} ml, ${plain(1 / (c.dropMl * c.density), 0)} a gram`),
+      shows: (c) => (c.dropMl === undefined ? 'weighed' : dropWords(c.dropMl, c.density, shared.write)),
       edit: {
         kind: 'text',
-        text: (c) => (c.dropMl === undefined ? '' : `${plain(1 / (c.dropMl * c.density), 1)} to a gram`),
-        read: (text, c) => (text.trim() ? readDrop(text, c.density) : { ok: true, value: undefined }),
+        text: (c) => (c.dropMl === undefined ? '' : dropWords(c.dropMl, c.density, shared.write)),
+        read: (text, c) => (text.trim() ? readDrop(text, c.density, shared.write) : { ok: true, value: undefined }),
         store: (c, v) => set(c, 'dropMl', v),
       },
     },
@@ -146,9 +147,11 @@
 </script>
 
 <p class="border-b border-rule px-3 py-1.5 text-[13px] text-soft">
-  A drop is its kind’s until it is counted: drop it onto a scale until it shows a gram, and type “36 to a gram”. A new one starts with the
-  strength of an ordinary blue until its own is <a class="underline" href="/tints/measure">measured</a>. The colours are films of 1.5 mm
-  over white, drops at 0.2 %, what is weighed at its limit.
+  A drop is its kind’s until it is counted: count how many make up {shared.write.units.weight === 'g'
+    ? 'a gram on a scale, and type “36 to a gram”'
+    : 'a quarter teaspoon, and type “50 to ¼ tsp”'}. A new one starts with the strength of an ordinary blue until its own is
+  <a class="underline" href="/tints/measure">measured</a>. The colours are films of {shared.write.film(1.5)} over white, drops at 0.2 %, what
+  is weighed at its limit.
 </p>
 <DataTable
   name="colourants"

@@ -6,7 +6,7 @@
   import { densityOf, inDrawingOrder, itemKey, itemName, summed, turned, type Coming, type Ledger, type LedgerLine } from '#core/stock';
   import { plain, read, mass, volume, bare, length } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
-  import { writeAmount } from '$lib/ui/amount';
+  import { unitLabel, writeAmount } from '$lib/ui/amount';
   import { money } from '$lib/ui/money';
   import type { CellReading, TableColumn } from '$lib/ui/table/columns';
   import DataTable from '$lib/ui/table/DataTable.svelte';
@@ -36,24 +36,25 @@
   const quantities = { g: mass, ml: volume, m: length, pieces: bare };
   /** An amount in the container's unit; a length is kept in metres. */
   function readAmount(text: string, { stock: { unit } }: Row): CellReading {
-    const reading = read(quantities[unit], text, unit === 'pieces' ? '' : unit);
+    const reading = read(quantities[unit], text, unit === 'pieces' ? '' : unitLabel(unit, shared.write));
     return reading.ok && unit === 'm' ? { ok: true, value: reading.value / 1000 } : reading;
   }
   function readSize(text: string, row: Row): CellReading {
     const reading = readAmount(text, row);
     return !reading.ok || ((reading.value as number) > 0 && (reading.value as number) <= 1e6)
       ? reading
-      : { ok: false, says: `A container holds something. Give its size, as in “1 ${row.stock.unit === 'g' ? 'kg' : row.stock.unit}”.` };
+      : { ok: false, says: `A container holds something. Give its size, as in “${writeAmount(1000, row.stock.unit, shared.write)}”.` };
   }
   function readLeft(text: string, row: Row): CellReading {
     const reading = readAmount(text, row);
     if (!reading.ok) return reading;
     const value = reading.value as number;
-    if (value < 0) return { ok: false, says: `It can be empty at the least. Give 0 to ${writeAmount(row.stock.size, row.stock.unit)}.` };
+    if (value < 0)
+      return { ok: false, says: `It can be empty at the least. Give 0 to ${writeAmount(row.stock.size, row.stock.unit, shared.write)}.` };
     return value > row.stock.size
       ? {
           ok: false,
-          says: `It holds ${writeAmount(row.stock.size, row.stock.unit)} when full. Give what is left in it, or add a container.`,
+          says: `It holds ${writeAmount(row.stock.size, row.stock.unit, shared.write)} when full. Give what is left in it, or add a container.`,
         }
       : reading;
   }
@@ -94,11 +95,11 @@
       id: 'size',
       head: 'size',
       value: (r) => r.stock.size,
-      shows: (r) => writeAmount(r.stock.size, r.stock.unit),
+      shows: (r) => writeAmount(r.stock.size, r.stock.unit, shared.write),
       right: true,
       edit: {
         kind: 'text',
-        text: (r) => `${plain(r.stock.size, 3)} ${r.stock.unit}`,
+        text: (r) => writeAmount(r.stock.size, r.stock.unit, shared.write),
         read: readSize,
         store: (r, v) => set(r, 'size', v, 'the size'),
       },
@@ -110,7 +111,11 @@
       edit: {
         kind: 'choice',
         value: (r) => r.stock.unit,
-        options: (r) => (r.stock.of.kind === 'supply' ? ['g', 'ml', 'm', 'pieces'] : ['g', 'ml']).map((u) => ({ value: u, label: u })),
+        options: (r) =>
+          ((r.stock.of.kind === 'supply' ? ['g', 'ml', 'm', 'pieces'] : ['g', 'ml']) as StockUnit[]).map((u) => ({
+            value: u,
+            label: unitLabel(u, shared.write),
+          })),
         store: (r, value) => set(r, 'unit', value as StockUnit, 'the unit'),
       },
     },
@@ -118,11 +123,11 @@
       id: 'left',
       head: 'left',
       value: (r) => r.left,
-      shows: (r) => writeAmount(Math.max(0, r.left), r.stock.unit),
+      shows: (r) => writeAmount(Math.max(0, r.left), r.stock.unit, shared.write),
       right: true,
       edit: {
         kind: 'text',
-        text: (r) => `${plain(Math.max(0, r.left), 3)} ${r.stock.unit}`,
+        text: (r) => writeAmount(Math.max(0, r.left), r.stock.unit, shared.write),
         read: readLeft,
         store: (r, v) => correct(r, v),
       },
@@ -131,7 +136,7 @@
       id: 'reserved',
       head: 'planned',
       value: needed,
-      shows: (r) => (needed(r) === undefined ? '–' : writeAmount(needed(r)!, r.stock.unit)),
+      shows: (r) => (needed(r) === undefined ? '–' : writeAmount(needed(r)!, r.stock.unit, shared.write)),
       right: true,
     },
     {
@@ -172,14 +177,14 @@
     },
     {
       id: 'density',
-      head: 'g/ml',
+      head: 'weighs',
       value: (r) => r.stock.density,
-      shows: (r) => (r.stock.of.kind === 'supply' && r.stock.density === undefined ? '–' : plain(densityOf(r.stock, means), 3)),
+      shows: (r) => (r.stock.of.kind === 'supply' && r.stock.density === undefined ? '–' : shared.write.density(densityOf(r.stock, means))),
       right: true,
       edit: {
         kind: 'text',
-        text: (r) => (r.stock.density === undefined ? '' : plain(r.stock.density, 4)),
-        read: (text) => (text.trim() ? readBare(limits.density, 'A density')(text) : { ok: true, value: undefined }),
+        text: (r) => (r.stock.density === undefined ? '' : shared.write.density(r.stock.density)),
+        read: (text) => (text.trim() ? shared.read.density(text, limits.density, 'A density') : { ok: true, value: undefined }),
         store: (r, v) => set(r, 'density', v, 'the density'),
       },
     },
@@ -200,8 +205,8 @@
 {#if shelf.short.length}
   <p class="border-b border-rule bg-warnground px-3 py-1.5 text-[13px] text-[#4a3100]">
     <b>Taken beyond what was there:</b>
-    {shelf.short.map((s) => `${writeAmount(s.amount, s.unit)} of ${itemName(s.of, means)} for ${s.piece}`).join('; ')}. Add the container it
-    came from, with the day it was bought, or correct what is left.
+    {shelf.short.map((s) => `${writeAmount(s.amount, s.unit, shared.write)} of ${itemName(s.of, means)} for ${s.piece}`).join('; ')}. Add
+    the container it came from, with the day it was bought, or correct what is left.
   </p>
 {/if}
 <DataTable

@@ -3,31 +3,29 @@
   import { limits, resinProblem, type Resin } from '#core/document';
   import { startingResin } from '#core/craft';
   import { STATED_MASS } from '#core/cure';
-  import { readDensity } from '#core/mix';
+  import { exampleWeights, readDensity } from '#core/mix';
   import type { Means } from '#core/plan';
   import {
     duration,
     fraction,
-    mass,
     plain,
     readRatio,
+    readThickness,
     readWithin,
-    temperature,
     writeDuration,
     writeShare,
-    writeTemperature,
+    writeThickness,
     type Range,
   } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import type { CellReading, TableColumn } from '$lib/ui/table/columns';
   import DataTable from '$lib/ui/table/DataTable.svelte';
   import Remove from './Remove.svelte';
-  import { put, readBare, readName, withField } from './put';
+  import { put, readName, withField } from './put';
 
   /** The data sheet of each resin, line by line. Its times hold at the temperature, and for the mass, it states. */
   let { means }: { means: Means } = $props();
 
-  const unit = $derived(shared.settings!.temperature);
   const set = <K extends keyof Resin>(row: Resin, key: K, value: Resin[K]) =>
     put(`Change ${row.name}`, { table: 'resins', id: row.id, row: withField(row, key, value), was: row });
 
@@ -75,9 +73,14 @@
     id: key,
     head,
     value: (r) => r[key],
-    shows: (r) => plain(r[key], 3),
+    shows: (r) => shared.write.density(r[key]),
     right: true,
-    edit: { kind: 'text', text: (r) => plain(r[key], 4), read: readDensity, store: (r, v) => set(r, key, v) },
+    edit: {
+      kind: 'text',
+      text: (r) => shared.write.density(r[key]),
+      read: (text) => readDensity(text, shared.write),
+      store: (r, v) => set(r, key, v),
+    },
   });
 
   const columns: TableColumn<Resin>[] = [
@@ -113,8 +116,8 @@
         store: (r, by) => set(r, 'ratio', { ...r.ratio, by: by as Resin['ratio']['by'] }),
       },
     },
-    dense('densityA', 'A g/ml'),
-    dense('densityB', 'B g/ml'),
+    dense('densityA', 'A weighs'),
+    dense('densityB', 'B weighs'),
     {
       id: 'limit',
       head: 'colourant limit',
@@ -141,13 +144,13 @@
     },
     {
       id: 'viscosity',
-      head: 'Pa·s',
+      head: 'flows',
       value: (r) => r.viscosity,
-      right: true,
+      shows: (r) => writeThickness(r.viscosity),
       edit: {
         kind: 'text',
-        text: (r) => plain(r.viscosity, 3),
-        read: readBare(limits.viscosity, 'A thickness'),
+        text: (r) => writeThickness(r.viscosity),
+        read: (text) => readThickness(text, limits.viscosity, 'A thickness'),
         store: (r, v) => set(r, 'viscosity', v),
       },
     },
@@ -155,12 +158,12 @@
       id: 'refC',
       head: 'times at',
       value: (r) => r.refC,
-      shows: (r) => writeTemperature(r.refC, unit),
+      shows: (r) => shared.write.temperature(r.refC),
       right: true,
       edit: {
         kind: 'text',
-        text: (r) => writeTemperature(r.refC, unit),
-        read: (text) => readWithin(temperature, text, limits.room, 'A temperature', (v) => writeTemperature(v, unit), unit),
+        text: (r) => shared.write.temperature(r.refC),
+        read: (text) => shared.read.temperature(text, limits.room, 'A temperature'),
         store: (r, v) => set(r, 'refC', v),
       },
     },
@@ -168,15 +171,15 @@
       id: 'statedG',
       head: 'working and gel for',
       value: statedFor,
-      shows: (r) => (statedFor(r) === 0 ? 'a film' : `${plain(statedFor(r), 0)} g in a cup`),
+      shows: (r) => (statedFor(r) === 0 ? 'a film' : `${shared.write.weight(statedFor(r), 0)} in a cup`),
       right: true,
       edit: {
         kind: 'text',
-        text: (r) => (statedFor(r) === 0 ? 'film' : `${plain(statedFor(r), 0)} g`),
+        text: (r) => (statedFor(r) === 0 ? 'film' : shared.write.weight(statedFor(r), 0)),
         read: (text) =>
           /^\s*(a\s+)?film\s*$/i.test(text)
             ? { ok: true, value: 0 }
-            : readWithin(mass, text, { min: 5, max: limits.statedMass.max }, 'A mass in a cup', (g) => `${plain(g, 0)} g`, 'g'),
+            : shared.read.weight(text, { min: 5, max: limits.statedMass.max }, 'A mix in a cup'),
         store: (r, v) => set(r, 'statedG', v),
       },
     },
@@ -203,9 +206,11 @@
 </script>
 
 <p class="border-b border-rule px-3 py-1.5 text-[13px] text-soft">
-  From the maker’s data sheet. Working and gel times are mostly stated for some mass in a cup, which warms itself; say which, 100 g where
-  the sheet does not, or “film”. A density nobody states is measured in two minutes: fill one cup to a line with resin, then with water,
-  weigh both without the cup, and type “57.6 g / 50 g”.
+  From the maker’s data sheet. Working and gel times are mostly stated for some mass in a cup, which warms itself; say which, {shared.write.weight(
+    STATED_MASS,
+    0,
+  )} where the sheet does not, or “film”. A density nobody states is measured in two minutes: fill one cup to a line with resin, then with water,
+  weigh both without the cup, and type “{exampleWeights(shared.write)}”.
 </p>
 <DataTable name="resins" label="resins" rows={means.resins} {columns} {tools} {actions} empty="No resin yet." />
 {#snippet tools()}<button type="button" class="chip" onclick={add}>Add a resin</button>{/snippet}

@@ -38,7 +38,7 @@
       id: 'amount',
       head: 'amount',
       value: (r) => r.amount,
-      shows: (r) => writeAmount(r.amount, r.unit),
+      shows: (r) => writeAmount(r.amount, r.unit, shared.write),
       right: true,
     },
     {

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { freeId } from '#core/edit';
   import { limits, type Vessel } from '#core/document';
-  import { readMarks, writeMarks } from '#core/mix';
-  import { plain, readWithin, volume } from '#core/units';
+  import { exampleMarks, readMarks, writeMarks } from '#core/mix';
+  import { shared } from '$lib/store/shared.svelte';
   import type { TableColumn } from '$lib/ui/table/columns';
   import DataTable from '$lib/ui/table/DataTable.svelte';
   import Remove from './Remove.svelte';
@@ -13,7 +13,7 @@
 
   const set = <K extends keyof Vessel>(row: Vessel, key: K, value: Vessel[K] | undefined) =>
     put(`Change ${row.name}`, { table: 'vessels', id: row.id, row: withField(row, key, value), was: row });
-  const ml = (v: number): string => `${plain(v, 1)} ml`;
+  const ml = (v: number): string => shared.write.volume(v);
 
   const columns: TableColumn<Vessel>[] = [
     {
@@ -43,7 +43,7 @@
         kind: 'text',
         text: (v) => ml(v.holds),
         read: (text, v) => {
-          const reading = readWithin(volume, text, limits.vessel, 'A cup', ml, 'ml');
+          const reading = shared.read.volume(text, limits.vessel, 'A cup');
           const top = v.marks?.at(-1)?.ml ?? 0;
           return reading.ok && reading.value * 1.01 < top
             ? { ok: false, says: `Its highest mark is at ${ml(top)}. Give what it holds to the brim, or change the marks first.` }
@@ -76,7 +76,7 @@
       edit: {
         kind: 'text',
         text: (v) => (v.step ? ml(v.step) : ''),
-        read: (text) => (text.trim() ? readWithin(volume, text, limits.lines, 'A step', ml, 'ml') : { ok: true, value: undefined }),
+        read: (text) => (text.trim() ? shared.read.volume(text, limits.lines, 'A step') : { ok: true, value: undefined }),
         store: (v, to) => set(v, 'step', to),
       },
     },
@@ -85,11 +85,11 @@
       head: 'marked with water',
       wraps: true,
       value: (v) => v.marks?.length ?? 0,
-      shows: (v) => (v.marks?.length ? writeMarks(v.marks) : 'not marked'),
+      shows: (v) => (v.marks?.length ? writeMarks(v.marks, shared.write) : 'not marked'),
       edit: {
         kind: 'text',
-        text: (v) => writeMarks(v.marks ?? []),
-        read: (text, v) => readMarks(text, v.holds),
+        text: (v) => writeMarks(v.marks ?? [], shared.write),
+        read: (text, v) => readMarks(text, v.holds, shared.write),
         store: (v, to: Vessel['marks']) => set(v, 'marks', to?.length ? to : undefined),
       },
     },
@@ -102,8 +102,9 @@
 </script>
 
 <p class="border-b border-rule px-3 py-1.5 text-[13px] text-soft">
-  Any cup becomes a measuring cup: pour water into it on a scale, draw its level, and type each weight with its height, “50 g at 23 mm, 100
-  g at 41 mm”. Then every batch shows how high to fill it.
+  Any cup becomes a measuring cup: pour water into it on a scale, draw its level, and type each with its height, “{exampleMarks(
+    shared.write,
+  )}”. Then every batch shows how high to fill it.
 </p>
 <DataTable name="vessels" label="cups and moulds" rows={vessels} {columns} {tools} {actions} empty="No cup yet: add the ones you mix in." />
 {#snippet tools()}<button type="button" class="chip" onclick={add}>Add a cup</button>{/snippet}

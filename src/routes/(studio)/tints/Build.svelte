@@ -1,6 +1,6 @@
 <script lang="ts">
   import { fromDeepest, fromPalest, hexOf, lightness, recipeSeen, whitesOf, withWhite, type Built, type BuildStep } from '#core/tint';
-  import { fixed, writeVolume } from '#core/units';
+  import { fixed } from '#core/units';
   import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
   import { writeDose } from '#core/pour';
@@ -42,8 +42,7 @@
     const aims = { wanted: work.solved.cups.map((c) => c.wanted), film: work.slope.film, ground: work.means.ground, whiteId: white.id };
     return withWhite(wanted, aims, bottle);
   });
-  const volume = (ml: number): string => writeVolume(ml, settings.volume);
-  const nameOf = (id: string): string => work.means.colourants.find((c) => c.id === id)?.name ?? id;
+  const volume = (ml: number): string => shared.write.volume(ml);
   const cupOf = (step: BuildStep) => work.solved.cups[step.cup]!;
   const seen = (step: BuildStep) => recipeSeen(step.recipe, work.means.colourants, work.slope.film, work.means.ground);
 </script>
@@ -71,7 +70,7 @@
               {#if step.clearMl > 0.05}Add <b>{volume(step.clearMl)}</b> of clear.{/if}
               {#if i === 0}Tint all <b>{volume(built.startMl)}</b>:{:else if step.add.length}Add{:else if step.clearMl <= 0.05}Nothing to
                 add.{/if}
-              {#each step.add as d, k (k)}{k ? ' + ' : ''}<b>{writeDose(d)}</b> {nameOf(d.colourantId)}{/each}{step.add.length ? '.' : ''}
+              {#each step.add as d, k (k)}{k ? ' + ' : ''}<b>{writeDose(d, shared.write)}</b>{/each}{step.add.length ? '.' : ''}
               {#if last}What is left is <b>{cupOf(step).cup.name}</b>.{:else}Pour off <b>{volume(step.pourOff)}</b>: {cupOf(step).cup
                   .name}.{/if}
               <span class="text-soft">L {fixed(lightness(seen(step)), 2)}{step.stops ? `; ${stopWords[step.stops]}` : ''}</span></span

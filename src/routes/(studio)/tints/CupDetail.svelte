@@ -2,7 +2,7 @@
   import { limits, type Slope } from '#core/document';
   import { withCupInserted, withoutCup } from '#core/edit';
   import { deltaE } from '#core/tint';
-  import { plain, readWithin, volume, writeShare, writeVolume } from '#core/units';
+  import { plain, readWithin, volume, writeShare } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { writeDose } from '#core/pour';
   import LiveField from '$lib/ui/LiveField.svelte';
@@ -15,7 +15,6 @@
   const at = $derived(work.slope.cups.findIndex((c) => c.id === cup.cup.id));
   const total = $derived(cup.made.recipe.reduce((sum, p) => sum + p.load, 0));
   const rounding = $derived(deltaE(cup.seen, cup.madeSeen));
-  const nameOf = (id: string): string => work.means.colourants.find((c) => c.id === id)?.name ?? id;
 
   /** The slope with this cup changed. */
   const withCup =
@@ -61,8 +60,8 @@
     tight
     label="holds"
     value={cup.cup.ml}
-    shows={writeVolume(cup.cup.ml, unit)}
-    read={(t) => readWithin(volume, t, { min: 0.1, max: limits.vessel.max }, 'A cup', (v) => writeVolume(v, unit), unit)}
+    shows={shared.write.volume(cup.cup.ml)}
+    read={(t) => readWithin(volume, t, { min: 0.1, max: limits.vessel.max }, 'A cup', (v) => shared.write.volume(v), unit)}
     commit={(ml) =>
       draft.commit(
         `Change the amount of ${cup.cup.name}`,
@@ -76,7 +75,7 @@
   <button type="button" class="chip" disabled={full} onclick={() => insert(at + 1)}>Insert after</button>
   <button type="button" class="chip" disabled={work.slope.cups.length <= limits.slopeCups.min} onclick={remove}>Take out</button>
   <p class="basis-full text-soft">
-    {#each cup.made.doses as d, i (i)}{i ? ', ' : ''}{writeDose(d)} of {nameOf(d.colourantId)}{:else}Clear resin{/each}:
+    {#each cup.made.doses as d, i (i)}{i ? ', ' : ''}{writeDose(d, shared.write)}{:else}Clear resin{/each}:
     {writeShare(total)} of A + B, limit {writeShare(work.means.resin.loadLimit)}. In whole drops it comes {rounding < 0.05
       ? 'out as planned'
       : `ΔE ${plain(rounding, 1)} from the plan`}, lightness

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shared } from '$lib/store/shared.svelte';
   import { cupFill } from '#core/cure';
   import { hexOf, recipeSeen, type Rgb } from '#core/tint';
   import { writeDose } from '#core/pour';
@@ -66,7 +67,7 @@
           ><span
             class="mr-1 inline-block h-2.5 w-2.5 rounded-[2px] border border-line"
             style:background-color={hexOf(recipeSeen([{ colourantId: d.colourantId, load: 0.002 }], work.means.colourants, 1.5, WALL))}
-          ></span>{d.letDown && d.count !== undefined ? `${d.count} of 1:${d.letDown}` : writeDose(d)}</span
+          ></span>{writeDose(d, shared.write)}</span
         >
       {:else}<span class="text-[12.5px] text-soft">clear</span>{/each}
     </button>

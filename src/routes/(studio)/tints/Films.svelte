@@ -1,7 +1,7 @@
 <script lang="ts">
   import { limits, slopeGrounds, type SlopeGround } from '#core/document';
   import { groundNamed, hexOf, recipeSeen, seenColour, stackOver, recipeLayer, type Rgb } from '#core/tint';
-  import { film as filmQuantity, plain, readWithin } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
   import type { MadeCup, SlopeDraft, Worked } from './slope.svelte';
 
@@ -17,7 +17,7 @@
   }
   let { work, cups, draft, below, picked }: Props = $props();
 
-  const mm = (v: number): string => `${plain(v, 2)} mm`;
+  const thin = (mm: number): string => shared.write.film(mm);
   const film = (cup: MadeCup, ground: Rgb): Rgb => recipeSeen(cup.made.recipe, work.means.colourants, work.slope.film, ground);
   const rows = $derived([
     ...slopeGrounds.map((ground) => ({
@@ -46,12 +46,12 @@
       tight
       label="On the board, in a film of"
       value={work.slope.film}
-      shows={mm(work.slope.film)}
-      read={(t) => readWithin(filmQuantity, t, limits.film, 'A film', mm, 'mm')}
+      shows={thin(work.slope.film)}
+      read={(t) => shared.read.film(t, limits.film, 'A film')}
       commit={(v) => draft.commit('Change the film', (s) => ({ ...s, film: v }))}
     />
     <label class="flex items-center gap-2"
-      >made even over<select
+      >over<select
         class="input min-h-7! w-auto! px-1! text-ink"
         value={work.slope.ground}
         onchange={(e) => {
@@ -62,7 +62,7 @@
       ></label
     >
   {:else}
-    <p>On the board, in a film of {mm(work.slope.film)}, made even over {work.slope.ground}</p>
+    <p>On the board, in a film of {thin(work.slope.film)}, over {work.slope.ground}</p>
   {/if}
 </div>
 <table class="w-full table-fixed text-[13px]" aria-label="Colours over each ground">

@@ -53,7 +53,7 @@
     attempt(async () => {
       const { writeSlopes } = await import('#core/formats');
       const rows = slopes.flatMap((s) => worked(s) ?? []).map(({ slope, solved }) => ({ slope, solved }));
-      savedAs('slopes.csv', 'text/csv', writeSlopes(rows, materials()));
+      savedAs('slopes.csv', 'text/csv', writeSlopes(rows, materials(), shared.write));
     });
   const palette = (w: Worked) =>
     attempt(async () => {

@@ -3,7 +3,7 @@
   import { thickenedBy, viscosity } from '#core/cure';
   import { mixedDensity } from '#core/mix';
   import { contrastOf, HIDES, hidingFilm, hidingLoad, recipeLayer, solidsShare, stickFilm, whitesOf } from '#core/tint';
-  import { bare, fixed, fraction, plain, readWithin, writeShare, writeTemperature } from '#core/units';
+  import { bare, fixed, fraction, inUnit, length, plain, readWithin, writeShare, writeThickness } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import LineChart from '$lib/ui/LineChart.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
@@ -28,7 +28,10 @@
   const films = $derived([0.15, method.foamFilm, 0.43, 1, 1.5].filter((f, i, all) => all.indexOf(f) === i).sort((a, b) => a - b));
   const [FROM, TO] = [0.02, 1.6];
   const curve = (share: number) =>
-    Array.from({ length: 60 }, (_, i) => FROM + ((TO - FROM) * i) / 59).map((x) => ({ x, y: contrastOf(layerAt(share, x)) }));
+    Array.from({ length: 60 }, (_, i) => FROM + ((TO - FROM) * i) / 59).map((film) => ({
+      x: inUnits(film),
+      y: contrastOf(layerAt(share, film)),
+    }));
   const from = $derived(white ? hidingFilm(layerAt(load, 1)) : Infinity);
   const enough = $derived(white ? hidingLoad(white, method.foamFilm, most) : undefined);
 
@@ -39,7 +42,9 @@
   const onStick = $derived(stickFilm(mu, below, seconds, mixedDensity(resin)));
   const stick = $derived(white ? contrastOf(layerAt(load, onStick)) : 0);
   const board = $derived(white ? contrastOf(layerAt(load, method.foamFilm)) : 0);
-  const mm = (v: number): string => `${plain(v, 2)} mm`;
+  const thin = (mm: number): string => shared.write.film(mm);
+  const unit = $derived(shared.write.units.length);
+  const inUnits = (mm: number): number => inUnit(length, mm, unit);
 </script>
 
 <div class="min-h-0 grow overflow-y-auto px-4 py-3">
@@ -63,10 +68,10 @@
     </div>
     <p class="mt-3 max-w-3xl">
       Opaque enough is a contrast of <b>{fixed(HIDES, 2)}</b>: over dark it then looks {writeShare(HIDES)} as light as over pale.
-      {#if from === Infinity}At {writeShare(load)} no film of it hides.{:else}At {writeShare(load)} it hides from <b>{mm(from)}</b> on.{/if}
+      {#if from === Infinity}At {writeShare(load)} no film of it hides.{:else}At {writeShare(load)} it hides from <b>{thin(from)}</b> on.{/if}
       {enough === undefined
-        ? `As foam of ${mm(method.foamFilm)} no load its makers allow hides.`
-        : `As foam of ${mm(method.foamFilm)} it hides from a load of ${writeShare(enough)}.`}
+        ? `As foam of ${thin(method.foamFilm)} no load its makers allow hides.`
+        : `As foam of ${thin(method.foamFilm)} it hides from a load of ${writeShare(enough)}.`}
     </p>
     <div class="mt-3 grid gap-4 md:grid-cols-[minmax(0,1fr)_240px]">
       <div class="h-64">
@@ -79,12 +84,12 @@
               name: 'hides',
               points: [
                 { x: 0, y: HIDES },
-                { x: TO, y: HIDES },
+                { x: inUnits(TO), y: HIDES },
               ],
               colour: '#b8421c',
             },
           ]}
-          x={{ min: 0, max: TO, title: 'film, mm' }}
+          x={{ min: 0, max: inUnits(TO), title: `film, ${unit}` }}
           y={{ min: 0, max: 1, step: 0.1, title: 'contrast' }}
         />
       </div>
@@ -101,7 +106,7 @@
           {#each films as film (film)}
             {@const contrast = contrastOf(layerAt(load, film))}
             <tr class="border-b border-rule [&>td]:py-0.5 [&>td]:pr-3"
-              ><td>{mm(film)}{film === method.foamFilm ? ', foam' : ''}</td><td>{fixed(contrast, 2)}</td><td
+              ><td>{thin(film)}{film === method.foamFilm ? ', foam' : ''}</td><td>{fixed(contrast, 2)}</td><td
                 >{contrast >= HIDES ? 'yes' : 'not yet'}</td
               ></tr
             >
@@ -125,17 +130,17 @@
         tight
         label="below its upper end"
         value={below}
-        shows={`${plain(below, 0)} mm`}
-        read={(t) => readWithin(bare, t.replace(/\s*mm$/, ''), { min: 2, max: 200 }, 'A place', mm)}
+        shows={shared.write.length(below)}
+        read={(t) => shared.read.length(t, { min: 2, max: 200 }, 'A place')}
         commit={async (v) => void (below = v)}
       />
     </div>
     <p class="mt-2 max-w-3xl">
-      Freshly mixed at {writeTemperature(roomC, shared.settings!.temperature)} this white is {plain(mu, 2)} Pa·s, so {plain(seconds, 1)} s after
-      lifting the stick keeps
-      <b>{mm(onStick)}</b> of it {plain(below, 0)} mm down: contrast <b>{fixed(stick, 2)}</b>, {stick >= HIDES
+      Freshly mixed at {shared.write.temperature(roomC)} this white is {writeThickness(mu)}, so {plain(seconds, 1)} s after lifting the stick
+      keeps
+      <b>{thin(onStick)}</b> of it {shared.write.length(below)} down: contrast <b>{fixed(stick, 2)}</b>, {stick >= HIDES
         ? 'so no wood shows'
-        : 'so the wood shows through'}. On the board foam is {mm(method.foamFilm)}: contrast <b>{fixed(board, 2)}</b>{stick >= HIDES &&
+        : 'so the wood shows through'}. On the board foam is {thin(method.foamFilm)}: contrast <b>{fixed(board, 2)}</b>{stick >= HIDES &&
       board < HIDES
         ? '. A stick that shows no wood promises more than the foam will keep: look at it again when it has run thin.'
         : board >= HIDES

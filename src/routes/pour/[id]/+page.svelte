@@ -6,7 +6,7 @@
   import type { ToldStep } from '#core/document';
   import { say } from '#core/pour';
   import { readSession } from '#core/record';
-  import { writeDuration, writeTemperature } from '#core/units';
+  import { writeDuration } from '#core/units';
   import { Live } from '$lib/store/live.svelte';
   import { benchClock } from '$lib/store/clock';
   import { record, type Happening } from '$lib/store/pours';
@@ -32,7 +32,7 @@
   const step = $derived(session?.current);
   const steps = $derived(told?.steps ?? []);
   const number = $derived(step ? steps.indexOf(step) + 1 : steps.length);
-  const words = $derived(step && told && settings && say(step, told, settings));
+  const words = $derived(step && told && settings && say(step, told, shared.write));
   const caution = $derived(step && session && cautionFor(step, session.pour.planned.pieces, session.pour.planned.colourants));
   /** The batch the clock is about: the one of the step at hand. */
   const batchIndex = $derived(step?.batch ?? 0);
@@ -120,7 +120,7 @@
       </h1>
       <p class="ml-auto flex gap-4 text-[15px]">
         <span>{clockTime(seconds.now)}</span>
-        <span class="text-nightsoft">{writeTemperature(session.pour.roomC, settings.temperature)}</span>
+        <span class="text-nightsoft">{shared.write.temperature(session.pour.roomC)}</span>
         {#if since !== undefined}<span class="text-nightsoft"
             >mixed <b class="font-normal text-nighttext" data-testid="since">{running(since)}</b> ago</span
           >{/if}
@@ -149,7 +149,7 @@
           <Amounts amounts={words.amounts} />
           <p class="max-w-prose text-[19px] text-nightsoft">{words.detail}</p>
           {#if step.id.does === 'mix' && batch}
-            {#key batchIndex}<Weigh {session} number={batchIndex} onrecord={keepWeight} bind:writing />{/key}
+            {#if shared.write.byScale}{#key batchIndex}<Weigh {session} number={batchIndex} onrecord={keepWeight} bind:writing />{/key}{/if}
             <a class="button-bench self-start" href="/scale?pour={session.pour.id}&batch={batchIndex}">At the scale</a>
           {/if}
           {#if caution}<p class="max-w-prose border-l-3 border-[#d9a441] pl-3 text-[16px]">{caution}</p>{/if}
@@ -189,7 +189,7 @@
           </div>
         {/if}
       </main>
-      <Beside {session} {settings} {step} number={batchIndex} {since} />
+      <Beside {session} {step} number={batchIndex} {since} />
     </div>
     <CupStrip {session} onstep={(s) => tap({ kind: 'did', step: s.id })} />
   {:else if answer && !answer.found}

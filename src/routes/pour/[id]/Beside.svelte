@@ -1,9 +1,10 @@
 <script lang="ts">
+  import { shared } from '$lib/store/shared.svelte';
   import { onMount } from 'svelte';
-  import { stepKey, type Settings, type ToldStep } from '#core/document';
+  import { stepKey, type ToldStep } from '#core/document';
   import { say } from '#core/pour';
   import { unknownEvents, type Session } from '#core/record';
-  import { fixed } from '#core/units';
+  import { fixed, thicknessWord } from '#core/units';
   import { clockTime, running } from '$lib/ui/clock.svelte';
   import { clockSays } from './clock';
   import WhiteWindow from './WhiteWindow.svelte';
@@ -11,14 +12,13 @@
   /** What stands beside the step at hand: the clock of its batch, what comes next, and what was noted. */
   interface Props {
     session: Session;
-    settings: Settings;
     step: ToldStep | undefined;
     /** The batch the clock is about, counted from 0. */
     number: number;
     /** Since its A and B met, min. */
     since: number | undefined;
   }
-  let { session, settings, step, number, since }: Props = $props();
+  let { session, step, number, since }: Props = $props();
 
   const told = $derived(session.told);
   const batch = $derived(told.batches[number]);
@@ -55,7 +55,10 @@
     <WhiteWindow {batch} {thickness} limit={session.pour.planned.method.whiteLimit} {since} white={Boolean(white)} />
     {#if white && since !== undefined && thickness}
       <p class="text-[15px] text-nightsoft">
-        White is at {fixed(thickness(since), 1)} Pa·s; ready from {fixed(session.pour.planned.method.whiteReady, 1)}.
+        The white is {thicknessWord(thickness(since))}; ready when it is {thicknessWord(session.pour.planned.method.whiteReady)} ({fixed(
+          thickness(since),
+          1,
+        )} of {fixed(session.pour.planned.method.whiteReady, 1)} Pa·s).
       </p>
     {/if}
   {/if}
@@ -64,7 +67,7 @@
       <p class="text-[15px] text-nightsoft">Next</p>
       <ol class="mt-1 text-[18px]">
         {#each upcoming.slice(0, 3) as s, i (stepKey(s.id))}<li class={i ? 'text-nightsoft' : ''}>
-            {say(s, told, settings).short} <span class="text-[15px] text-nightsoft">· planned at {Math.round(s.at)} min</span>
+            {say(s, told, shared.write).short} <span class="text-[15px] text-nightsoft">· planned at {Math.round(s.at)} min</span>
           </li>{/each}
       </ol>
     </div>

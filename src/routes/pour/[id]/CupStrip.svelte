@@ -2,13 +2,11 @@
   import { cupKey, stepKey, type ToldCup, type ToldStep } from '#core/document';
   import { writeContents } from '#core/pour';
   import type { Session } from '#core/record';
-  import { writeVolume } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { clockTime } from '$lib/ui/clock.svelte';
 
   /** The cups of the pour along the bottom: colour, amount, what is in them, and what has been used. A tap marks one laid out of turn. */
   let { session, onstep }: { session: Session; onstep: (step: ToldStep) => void } = $props();
-  const unit = $derived(shared.settings?.volume ?? 'ml');
 
   /** Steps that take from a cup. */
   const usesOf = ({ id }: ToldCup): ToldStep[] =>
@@ -28,12 +26,12 @@
     <li class="min-w-34 grow border-r border-nightline p-3 last:border-r-0">
       <span class="block h-9 rounded-b-[10px] border border-nightline" style:background-color={cup.colour ?? '#2b353b'}></span>
       <span class="mt-2 flex justify-between gap-2 text-[16px]"
-        ><b class="truncate">{cup.name}</b><span class="whitespace-nowrap">{writeVolume(cup.ml, unit)}</span></span
+        ><b class="truncate">{cup.name}</b><span class="whitespace-nowrap">{shared.write.volume(cup.ml)}</span></span
       >
       {#if uses.length && !open.length}
         <span class="text-nightsoft">used {clockTime(at)}</span>
       {:else}
-        <span class="block text-[13px] text-nightsoft">{writeContents(cup).join(', ') || 'clear'}</span>
+        <span class="block text-[13px] text-nightsoft">{writeContents(cup, shared.write).join(', ') || 'clear'}</span>
         {#if open.length < uses.length}<span class="block text-[13px] text-nightsoft"
             >used in {uses.length - open.length} of {uses.length}</span
           >{/if}

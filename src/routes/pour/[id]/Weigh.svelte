@@ -2,7 +2,8 @@
   import { RATIO_FLAG, RATIO_STOP, ratioError, rescue } from '#core/mix';
   import { weightsOf } from '#core/pour';
   import type { Session } from '#core/record';
-  import { fixed, mass, readWithin, writeShare, type Reading } from '#core/units';
+  import { writeShare, type Reading } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
   import type { Happening } from '$lib/store/pours';
 
   /**
@@ -22,8 +23,8 @@
   const batch = $derived(session.told.batches[number]!);
   const resin = $derived(session.pour.planned.resins.find((r) => r.id === batch.resinId));
   const weights = $derived(weightsOf(session.events, session.told, number));
-  const grams = (v: number): string => `${fixed(v, 1)} g`;
-  const read = (text: string): Reading => readWithin(mass, text, { min: 0.1, max: 100_000 }, 'A weight', grams, 'g');
+  const grams = (v: number): string => shared.write.weight(v);
+  const read = (text: string): Reading => shared.read.weight(text, { min: 0.1, max: 100_000 }, 'A weight');
   let typed = $state<Partial<Record<'A' | 'B', string>>>({});
   const inside = $derived({ A: weights.aG, B: weights.bG });
   const planned = $derived({ A: batch.aG, B: batch.bG });

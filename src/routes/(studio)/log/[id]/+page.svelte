@@ -4,7 +4,7 @@
   import { RATIO_FLAG, ratioError } from '#core/mix';
   import { say } from '#core/pour';
   import { extraHeat, plannedBesideDone, readSession, unknownEvents, weighed } from '#core/record';
-  import { fixed, isPast, plain, writeShare, writeSpan, writeTemperature, writeVolume } from '#core/units';
+  import { isPast, plain, writeShare, writeSpan } from '#core/units';
   import { Live } from '$lib/store/live.svelte';
   import { judge } from '$lib/store/pours';
   import { shared } from '$lib/store/shared.svelte';
@@ -26,7 +26,7 @@
   const more = $derived(session ? extraHeat(session) : 0);
   const later = $derived(session ? unknownEvents(session.pour) : []);
   const name = $derived(session?.pour.planned.pieces.map((p) => p.name).join(', ') ?? 'Pour');
-  const wordsOf = (step: (typeof lines)[0]['step']) => say(step, session!.told, settings!);
+  const wordsOf = (step: (typeof lines)[0]['step']) => say(step, session!.told, shared.write);
 
   const verdicts: { value: Verdict; says: string }[] = [
     { value: 'make it again', says: 'Make it again' },
@@ -73,9 +73,8 @@
       <h1 class="text-[28px]">{name}</h1>
       <p class="text-soft">
         {weekday(started).split(' ')[0]}
-        {dayMonth(started)}, {clockTime(started)} · {session.told.coats.map((c) => c.name.toLowerCase()).join(', ')} · {writeTemperature(
+        {dayMonth(started)}, {clockTime(started)} · {session.told.coats.map((c) => c.name.toLowerCase()).join(', ')} · {shared.write.temperature(
           session.pour.roomC,
-          settings.temperature,
         )} in {session.pour.planned.room.name}
       </p>
       <a class="ml-auto underline" href="/log">All pours</a>
@@ -116,8 +115,11 @@
               {@const resin = session.pour.planned.resins.find((r) => r.id === batch.resinId)}
               {@const error = w && resin ? ratioError(w.aG, w.bG, resin) : 0}
               <p>
-                {writeVolume(batch.ml, settings.volume)} of {batch.resin}: A {fixed(batch.aG, 1)} g, B {fixed(batch.bG, 1)} g planned{#if w};
-                  A {fixed(w.aG, 1)} g, B {fixed(w.bG, 1)} g weighed, ratio {Math.abs(error) >= RATIO_FLAG
+                {shared.write.volume(batch.ml)} of {batch.resin}: A {shared.write.measure(batch.aG, batch.aMl)}, B {shared.write.measure(
+                  batch.bG,
+                  batch.bMl,
+                )} planned{#if w}; A {shared.write.weight(w.aG)}, B {shared.write.weight(w.bG)} weighed, ratio {Math.abs(error) >=
+                  RATIO_FLAG
                     ? `off by ${writeShare(Math.abs(error))}`
                     : `right to ${writeShare(Math.abs(error))}`}{/if}.
               </p>

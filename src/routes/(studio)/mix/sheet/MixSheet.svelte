@@ -4,7 +4,7 @@
   import { fillHeight, vesselFor } from '#core/mix';
   import { handsOn, sharesOf, workable, type Batch, type Together } from '#core/plan';
   import type { Cup } from '#core/coat';
-  import { fixed, plain, volumeFigure, writeDuration, writeLength, writeSpan, writeTemperature, writeVolume } from '#core/units';
+  import { plain, writeDuration, writeSpan } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { contentsOf, say, tell, writeContents } from '#core/pour';
 
@@ -18,16 +18,16 @@
   const hasWave = (i: number): boolean => together.steps.some((s) => s.id.does === 'white' && s.batch === i);
   const served = (cup: Cup): string => {
     const shares = sharesOf(cup);
-    return shares.length > 1 ? shares.map((s) => `${s.piece.name} ${writeVolume(s.ml, unit)}`).join(', ') : '';
+    return shares.length > 1 ? shares.map((s) => `${s.piece.name} ${shared.write.volume(s.ml)}`).join(', ') : '';
   };
   /** The vessel a part is measured in, and how high it stands there where the cup is marked. */
   function inVessel(ml: number): string {
     const vessel = vesselFor(ml, vessels);
     const mm = vessel && fillHeight(ml, vessel);
-    return vessel ? `${vessel.name}${mm === undefined ? '' : `, ${writeLength(mm, settings.length)} high`}` : 'in two cups';
+    return vessel ? `${vessel.name}${mm === undefined ? '' : `, ${shared.write.length(mm)} high`}` : 'in two cups';
   }
   const told = $derived(tell(together, means.air(0)));
-  const byScale = $derived(settings.measure === 'scale');
+  const byScale = $derived(shared.write.byScale);
   const stated = ({ resin }: Batch): string => `${plain(resin.ratio.a, 2)} : ${plain(resin.ratio.b, 2)} by ${resin.ratio.by}`;
 </script>
 
@@ -36,10 +36,10 @@
   <p class="text-[15px]">
     {together.chosen.length > 1
       ? together.chosen.map((c) => `${c.plan.piece.name} pour ${c.pour + 1}`).join(', ')
-      : `Pour ${together.chosen[0]!.pour + 1}`} · planned at {writeTemperature(means.air(0), settings.temperature)}
+      : `Pour ${together.chosen[0]!.pour + 1}`} · planned at {shared.write.temperature(means.air(0))}
   </p>
 </header>
-{#if split}<p class="mt-1 text-[14px]"><b>{together.batches.length} batches.</b> {writeStrain(split)}</p>{/if}
+{#if split}<p class="mt-1 text-[14px]"><b>{together.batches.length} batches.</b> {writeStrain(split, shared.write)}</p>{/if}
 {#each together.batches as batch, i (i)}
   <section class="mt-4">
     <div class="flex items-end justify-between gap-4 border-b border-ink pb-1">
@@ -48,7 +48,7 @@
           {together.batches.length > 1 ? `Batch ${i + 1}: ` : ''}{batch.resin.name}
         </h3>
         <p class="text-[14px]">
-          {stated(batch)} · {writeVolume(batch.ml, unit)} in all{i > 0 ? ` · mixed ${plain(mixedAt(i), 0)} min after the first` : ''}
+          {stated(batch)} · {shared.write.volume(batch.ml)} in all{i > 0 ? ` · mixed ${plain(mixedAt(i), 0)} min after the first` : ''}
         </p>
       </div>
       <div class="flex gap-6 text-right">
@@ -56,9 +56,9 @@
           <div>
             <p class="text-[34px] leading-none font-bold">
               {p.part}
-              {byScale ? `${fixed(p.g, 1)} g` : writeVolume(p.ml, unit)}
+              {shared.write.measure(p.g, p.ml)}
             </p>
-            <p class="text-[13px]">{byScale ? writeVolume(p.ml, unit) : `${fixed(p.g, 1)} g`} · {inVessel(p.ml)}</p>
+            <p class="text-[13px]">{byScale ? `${shared.write.volume(p.ml)} · ` : ''}{inVessel(p.ml)}</p>
           </div>
         {/each}
       </div>
@@ -75,20 +75,23 @@
         <tr class="border-b border-line text-right [&>th]:px-1.5 [&>th]:font-normal"
           ><th class="w-6" scope="col"><span class="sr-only">filled</span></th><th class="text-left" scope="col">cup</th><th scope="col"
             >{unit}</th
-          ><th scope="col">g</th><th class="text-left" scope="col">into it</th><th class="text-left" scope="col">in</th></tr
+          ><th scope="col">{byScale ? shared.write.units.weight : ''}</th><th class="text-left" scope="col">into it</th><th
+            class="text-left"
+            scope="col">in</th
+          ></tr
         >
       </thead>
       <tbody>
         {#each batch.cups as cup (cup.key)}
-          {@const contents = writeContents(contentsOf(cup))}
+          {@const contents = writeContents(contentsOf(cup), shared.write)}
           <tr class="border-b border-rule align-top [&>td]:px-1.5 [&>td]:py-1">
             <td><span class="inline-block h-4.5 w-4.5 border-2 border-ink"></span></td>
             <th scope="row" class="px-1.5 py-1 text-left font-bold"
               ><span class="mr-2 inline-block h-3.5 w-5 border border-line" style:background-color={cup.colour ?? 'transparent'}
               ></span>{cup.name}{#if served(cup)}<span class="block text-[13px] font-normal">{served(cup)}</span>{/if}</th
             >
-            <td class="text-right font-bold">{volumeFigure(cup.ml, unit)}</td>
-            <td class="text-right">{fixed(cup.parts.aG + cup.parts.bG, 1)}</td>
+            <td class="text-right font-bold">{shared.write.volumeFigure(cup.ml)}</td>
+            <td class="text-right">{byScale ? shared.write.weightFigure(cup.parts.aG + cup.parts.bG) : ''}</td>
             <td class="text-[17px]"
               >{#each contents as part, k (k)}<span class="block whitespace-nowrap">{part}</span>{:else}clear{/each}</td
             >
@@ -103,7 +106,7 @@
   <h3 class="font-serif text-[18px] leading-tight">In order</h3>
   <ol class="columns-2 gap-6 text-[13px] leading-snug">
     {#each told.steps as step, i (i)}
-      {@const words = say(step, told, settings)}
+      {@const words = say(step, told, shared.write)}
       <li class="flex break-inside-avoid gap-2">
         <span class="w-10 shrink-0 text-right">{plain(step.at, 0)} min</span>
         <span

@@ -49,7 +49,7 @@
   /** Advice is fetched when the screen has been drawn: what is to be minded does not hold up what is planned. */
   let advice = $state.raw<typeof import('./minded')>();
   onMount(async () => (advice = await import('./minded')));
-  const findings = $derived(advice && plan && settings ? advice.mindedOf(plan, settings, shared.pieces ?? []) : []);
+  const findings = $derived(advice && plan && settings ? advice.mindedOf(plan, shared.write, shared.pieces ?? []) : []);
   const ofBoard = $derived(findings.filter((f) => f.where.pour === undefined && f.where.coatId === undefined));
   const ofPour = $derived(
     findings.filter(

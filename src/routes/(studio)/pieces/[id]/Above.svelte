@@ -1,6 +1,5 @@
 <script lang="ts">
   import type { Batch, PiecePlan } from '#core/plan';
-  import { writeTemperature } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { AtLeisure } from '$lib/ui/leisure.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
@@ -27,7 +26,6 @@
     { value: 'section', label: 'Section A–B' },
     { value: 'clock', label: 'The batch on the clock' },
   ] as const;
-  const settings = $derived(shared.settings!);
 </script>
 
 <Sheet title={view === 'section' ? 'Section A–B' : 'The batch on the clock'} class="h-full">
@@ -36,7 +34,7 @@
     <p class="truncate text-[13px] text-soft">
       {#if view === 'section'}
         {section?.says()}
-      {:else if batch}{batch.resin.name} at {writeTemperature(plan.means.air(0), settings.temperature)}{/if}
+      {:else if batch}{batch.resin.name} at {shared.write.temperature(plan.means.air(0))}{/if}
     </p>
   {/snippet}
   <!-- both are fetched when the chart and the cups have been drawn -->

@@ -58,7 +58,7 @@
       {/each}
       {#each own as step (stepKey(step.id))}
         <g>
-          <title>{say(step, told, shared.settings!).done}, planned at {plain(step.min, 0)} min</title>
+          <title>{say(step, told, shared.write).done}, planned at {plain(step.min, 0)} min</title>
           {#if step.id.does === 'white'}<path d="M{x(step.min)} {TOP}V{bottom + 6}" class="stroke-buoy" stroke-width="2" />
           {:else if step.id.does !== 'cover'}<path
               d="M{x(step.min)} {bottom - 1}v7"

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Together } from '#core/plan';
   import { sessionFigures } from '#core/pour';
-  import { plain, writeSpan, writeTemperature, writeVolume } from '#core/units';
+  import { plain, writeSpan } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
 
   /** What a warmer or colder bench changes, beside the plan; and where the cups would be others, which of them to take. */
@@ -19,8 +19,7 @@
   }
   let { planned, kept, anew, plannedC, nowC, choice, take = $bindable() }: Props = $props();
 
-  const settings = $derived(shared.settings!);
-  const degrees = (celsius: number): string => writeTemperature(celsius, settings.temperature);
+  const degrees = (celsius: number): string => shared.write.temperature(celsius);
   const columns = $derived([
     { name: `as planned, ${degrees(plannedC)}`, of: sessionFigures(planned) },
     { name: `these cups, ${degrees(nowC)}`, of: sessionFigures(kept) },
@@ -46,8 +45,7 @@
         ><th scope="row" class="text-left">mixings</th>{#each columns as c (c.name)}<td>{c.of.mixings}</td>{/each}</tr
       >
       <tr class="border-t border-rule"
-        ><th scope="row" class="text-left">mixed in all</th>{#each columns as c (c.name)}<td>{writeVolume(c.of.ml, settings.volume)}</td
-          >{/each}</tr
+        ><th scope="row" class="text-left">mixed in all</th>{#each columns as c (c.name)}<td>{shared.write.volume(c.of.ml)}</td>{/each}</tr
       >
       {#if columns[0]!.of.hasWhite}<tr class="border-t border-rule"
           ><th scope="row" class="text-left">white is ready</th>{#each columns as c (c.name)}<td>{white(c)}</td>{/each}</tr

@@ -4,7 +4,7 @@
   import { withPointAdded } from '#core/edit';
   import { lineOf, middleOf, partOf } from '#core/geometry';
   import { chartColours, type PiecePlan } from '#core/plan';
-  import { fixed, writeLength } from '#core/units';
+  import { fixed } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import BoardDrawing from '$lib/ui/BoardDrawing.svelte';
   import Findings from '$lib/ui/Findings.svelte';
@@ -250,7 +250,7 @@
     {#await import('./tools/Tools.svelte') then { default: Tools }}<Tools {editor} {plan} {drawing} {names} />{/await}
   </div>
   {#if held}<p class="shrink-0 px-3 pb-1 text-[13px] text-warn" role="status">
-      A curve stays on the board: 0 to {writeLength(plan.bounds.height, unit)} down, 0 to {writeLength(plan.bounds.width, unit)} across.
+      A curve stays on the board: 0 to {shared.write.length(plan.bounds.height)} down, 0 to {shared.write.length(plan.bounds.width)} across.
     </p>{/if}
   {#if findings.length}<Scrolled label="On the board" class="max-h-26 shrink-0"><Findings {findings} /></Scrolled>{/if}
 </Sheet>

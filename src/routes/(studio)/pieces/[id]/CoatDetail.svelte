@@ -3,9 +3,9 @@
   import { laidOf } from '#core/coat';
   import { limits, type Coat, type Piece } from '#core/document';
   import { withCoat, withCoatMoved, withCoatTwice, withFilm, withoutCoat } from '#core/edit';
-  import { coverage, mixedDensity, sandShare } from '#core/mix';
+  import { mixedDensity, sandShare } from '#core/mix';
   import type { CoatPlan, PiecePlan } from '#core/plan';
-  import { bare, film, plain, readWithin, writeShare } from '#core/units';
+  import { bare, plain, readWithin, writeShare } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import LengthField from '$lib/ui/LengthField.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
@@ -25,8 +25,8 @@
   let { editor, plan, c, onmoved }: Props = $props();
 
   const coat = $derived(c.coat);
-  const mm = (value: number): string => `${plain(value, 2)} mm`;
-  const readFilm = (text: string) => readWithin(film, text, limits.film, 'A film', mm, 'mm');
+  const thick = (mm: number): string => shared.write.film(mm);
+  const readFilm = (text: string) => shared.read.film(text, limits.film, 'A film');
   const change = (label: string, to: (old: Coat) => Coat) => {
     const id = coat.id;
     return editor.commit(label, (p) => withCoat(p, id, to));
@@ -63,9 +63,9 @@
       narrow
       tight
       label="cover"
-      shows={mm(coat.cover)}
+      shows={thick(coat.cover)}
       read={readFilm}
-      hint={`over the highest point; ${plain(c.film, 2)} mm on the mean, ${plain(coverage(c.film), 1)} ml/100 cm²`}
+      hint={`over the highest point; ${thick(c.film)} on the mean, ${shared.write.coverage(c.film)}`}
       value={coat.cover}
       commit={(v) => act('Change the cover of the top', (p, id) => withFilm(p, id, v))}
     />
@@ -74,9 +74,9 @@
       narrow
       tight
       label="film"
-      shows={mm(coat.film)}
+      shows={thick(coat.film)}
       read={readFilm}
-      hint={`${plain(coverage(coat.film), 1)} ml/100 cm²`}
+      hint={shared.write.coverage(coat.film)}
       value={coat.film}
       commit={(v) => act(`Change the film of ${c.name}`, (p, id) => withFilm(p, id, v))}
     />
@@ -116,8 +116,8 @@
         narrow
         tight
         label="bed of clear"
-        shows={mm(coat.bed ?? 0)}
-        read={(t) => readWithin(film, t, { min: 0, max: Math.max(0, coat.film - 0.1) }, 'A bed under this film', mm, 'mm')}
+        shows={thick(coat.bed ?? 0)}
+        read={(t) => shared.read.film(t, { min: 0, max: Math.max(0, coat.film - 0.1) }, 'A bed under this film')}
         hint="its share of the film"
         value={coat.bed ?? 0}
         commit={(bed) => set('Change the bed', { bed })}

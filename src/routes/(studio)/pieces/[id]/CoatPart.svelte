@@ -1,9 +1,10 @@
 <script lang="ts">
+  import { shared } from '$lib/store/shared.svelte';
   import { awaitedBy, isJoined, overOf } from '#core/coat';
   import { limits, type Coat, type Edge, type Over, type Until } from '#core/document';
   import { withCoat } from '#core/edit';
   import type { CoatPlan, PiecePlan } from '#core/plan';
-  import { fraction, plain, readWithin, writeShare } from '#core/units';
+  import { fraction, readWithin, writeShare } from '#core/units';
   import LengthField from '$lib/ui/LengthField.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
   import type { PieceEditor } from './editor.svelte';
@@ -141,5 +142,5 @@
       />mixed on its own</label
     >
   {/if}
-  <p class="text-soft">{plain(c.area / 100, 0)} cm²</p>
+  <p class="text-soft">{shared.write.area(c.area)}</p>
 </div>

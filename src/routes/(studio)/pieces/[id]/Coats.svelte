@@ -4,7 +4,7 @@
   import { newCoatId, resinFor, withCoatAdded, withCoatMoved, withCoatOrder } from '#core/edit';
   import type { Coat } from '#core/document';
   import type { CoatPlan, PiecePlan } from '#core/plan';
-  import { fixed, writeVolume } from '#core/units';
+  import { fixed } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { focusOn } from '$lib/ui/focus';
   import { handle, sortable } from '$lib/ui/sorting';
@@ -20,7 +20,6 @@
     selected = $bindable(),
   }: { editor: PieceEditor; plan: PiecePlan; findings: Finding[]; selected: string } = $props();
 
-  const settings = $derived(shared.settings!);
   interface Row {
     /** As the drag knows it: what stands in for a dragged row has an id of its own. */
     id: string;
@@ -106,7 +105,7 @@
               </span>
               <span class="shrink-0 text-right"
                 ><span class="block">{fixed(c.film, c.coat.kind === 'wave' ? 2 : 1)}</span><span class="block text-[13px] text-soft"
-                  >{writeVolume(c.ml, settings.volume)}</span
+                  >{shared.write.volume(c.ml)}</span
                 ></span
               >
             </button>

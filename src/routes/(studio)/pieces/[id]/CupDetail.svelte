@@ -3,9 +3,9 @@
   import { withLoad, withTint } from '#core/edit';
   import type { Cup } from '#core/coat';
   import type { PiecePlan } from '#core/plan';
-  import { fraction, plain, readWithin, writeShare, writeVolume } from '#core/units';
+  import { fraction, plain, readWithin, writeShare } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
-  import { writeDose } from '#core/pour';
+  import { writeDose, writeSand } from '#core/pour';
   import { focusOn } from '$lib/ui/focus';
   import LiveField from '$lib/ui/LiveField.svelte';
   import NameField from '$lib/ui/NameField.svelte';
@@ -14,8 +14,7 @@
   /** Where a cup's amount comes from, its two parts by volume, and the recipe of its tint to change. */
   let { editor, plan, cup }: { editor: PieceEditor; plan: PiecePlan; cup: Cup } = $props();
 
-  const settings = $derived(shared.settings!);
-  const volume = (ml: number): string => writeVolume(ml, settings.volume);
+  const volume = (ml: number): string => shared.write.volume(ml);
   const coat = $derived(plan.piece.coats.find((c) => c.id === cup.id.coat));
   const index = $derived(cup.id.tint ?? 0);
   const isTinted = $derived(['tint', 'glaze', 'base', 'white'].includes(cup.id.role));
@@ -46,13 +45,13 @@
 
 <div class="flex flex-col gap-1 pb-2 text-[13px] text-soft">
   <p>
-    {#if cup.area > 0}{plain(cup.area / 100, 0)} cm² take {volume(cup.makeup.laid)}{#if cup.makeup.runsOver > 0}, {volume(
+    {#if cup.area > 0}{shared.write.area(cup.area)} take {volume(cup.makeup.laid)}{#if cup.makeup.runsOver > 0}, {volume(
           cup.makeup.runsOver,
         )} runs over the rim{/if}{:else}The drawn line takes {volume(cup.makeup.laid)}{/if}, spare {volume(
       cup.makeup.spare,
     )}{#if cup.makeup.heldBack > 0}, {volume(cup.makeup.heldBack)} held back for corrections{/if}, {volume(cup.makeup.stays)} stays in the cup{#if cup.makeup.surplus > 0},
       {volume(cup.makeup.surplus)} is left over, since no cup is filled with less{/if}{#if cup.sandG > 0}; of that {volume(cup.ml)} is resin,
-      the rest {plain(cup.sandG, 0)} g of sand{/if}.
+      the rest {writeSand(cup.sandG, shared.write)} of sand{/if}.
   </p>
   <p>
     A {volume(cup.parts.aMl)}, B {volume(cup.parts.bMl)}. Colourant {writeShare(cup.load)} of the {writeShare(cup.limit)} this resin takes.
@@ -65,7 +64,7 @@
       label={colourant.name}
       shows={percent(load!)}
       read={readLoad}
-      hint={dose && writeDose(dose)}
+      hint={dose && writeDose(dose, shared.write)}
       value={load!}
       commit={(v) => set({ colourantId: colourant.id, load: v }, colourant.name)}
     />

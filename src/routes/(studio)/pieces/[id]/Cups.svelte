@@ -3,9 +3,9 @@
   import { smallestWeighable } from '#core/mix';
   import type { Batch, PiecePlan, PourPlan } from '#core/plan';
   import type { Cup } from '#core/coat';
-  import { fixed, plain, volumeFigure, writeShare, writeSpan, writeTemperature, writeVolume } from '#core/units';
+  import { plain, writeShare, writeSpan } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
-  import { writeDoses } from '#core/pour';
+  import { contentsOf, writeContents } from '#core/pour';
   import Findings from '$lib/ui/Findings.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import type { Drawing } from './drawing.svelte';
@@ -30,12 +30,13 @@
   }
   const settings = $derived(shared.settings!);
   const unit = $derived(settings.volume);
-  const amount = (ml: number): string => volumeFigure(ml, unit);
+  const amount = (ml: number): string => shared.write.volumeFigure(ml);
+  const partUnit = $derived(shared.write.measuredUnit);
   const stated = ({ resin }: Batch): string =>
     `${resin.name}, ${plain(resin.ratio.a, 2)} : ${plain(resin.ratio.b, 2)} by ${resin.ratio.by}`;
   const hasFinding = (key: string): string | undefined => findings.find((f) => f.where.cup === key && f.severity !== 'note')?.severity;
   const small = $derived(
-    pour?.batches.filter((b) => settings.measure === 'scale' && b.grams < smallestWeighable(b.resin, settings.scaleStep)) ?? [],
+    pour?.batches.filter((b) => shared.write.byScale && b.grams < smallestWeighable(b.resin, settings.scaleStep)) ?? [],
   );
 </script>
 
@@ -53,10 +54,8 @@
           <tr class="text-right text-[13px] text-soft [&>th]:px-1 [&>th]:py-1 [&>th]:font-normal">
             <th class="pl-3! text-left" scope="col">cup</th>
             <th scope="col">{unit}</th>
-            <th scope="col">A g</th>
-            <th scope="col">B g</th>
-            <th scope="col">drops</th>
-            <th class="pr-3!" scope="col">load</th>
+            <th scope="col">A {partUnit}</th>
+            <th class="pr-3!" scope="col">B {partUnit}</th>
           </tr>
         </thead>
         {#each pour.batches as batch, b (b)}
@@ -74,21 +73,18 @@
                   </button>
                 </th>
                 <td>{amount(cup.ml)}</td>
-                <td>{fixed(cup.parts.aG, 1)}</td>
-                <td>{fixed(cup.parts.bG, 1)}</td>
-                <td class="text-[12.5px] xl:whitespace-nowrap"
-                  >{cup.sandG > 0
-                    ? `${plain(cup.sandG, 0)} g sand${cup.made.sand?.pressed ? ', pressed in' : ''}`
-                    : writeDoses(cup.doses) || '–'}{#if cup.made.additive}<span class="block"
-                      >{cup.made.additive.drops} drops {cup.made.additive.name}</span
+                <td>{shared.write.measured(cup.parts.aG, cup.parts.aMl)}</td>
+                <td class="pr-3!">{shared.write.measured(cup.parts.bG, cup.parts.bMl)}</td>
+              </tr>
+              <tr class="align-top text-[13px] text-soft">
+                <td colspan="4" class="pr-3 pb-[3px] pl-10"
+                  >{writeContents(contentsOf(cup), shared.write).join(' + ') || 'clear'}{#if cup.load > cup.limit}<b class="text-buoy"
+                      >{` ${writeShare(cup.load)} colourant`}</b
                     >{/if}</td
-                >
-                <td class="pr-3! whitespace-nowrap {cup.load > cup.limit ? 'font-bold text-buoy' : ''}"
-                  >{cup.doses.length ? writeShare(cup.load) : '–'}</td
                 >
               </tr>
               {#if open}<tr
-                  ><td colspan="6" class="pr-3 pl-3"
+                  ><td colspan="4" class="pr-3 pl-3"
                     >{#await import('./CupDetail.svelte') then { default: CupDetail }}<CupDetail {editor} {plan} {cup} />{/await}</td
                   ></tr
                 >{/if}
@@ -98,11 +94,8 @@
                 >{pour.batches.length > 1 ? `Mix, batch ${b + 1}` : 'Mix in one batch'}</th
               >
               <td>{amount(batch.ml)}</td>
-              <td>{fixed(batch.parts.aG, 1)}</td>
-              <td>{fixed(batch.parts.bG, 1)}</td>
-              <td colspan="2" class="pr-3! text-[13px] font-normal whitespace-nowrap text-soft"
-                >A {writeVolume(batch.parts.aMl, unit)} · B {writeVolume(batch.parts.bMl, unit)}</td
-              >
+              <td>{shared.write.measured(batch.parts.aG, batch.parts.aMl)}</td>
+              <td class="pr-3!">{shared.write.measured(batch.parts.bG, batch.parts.bMl)}</td>
             </tr>
           </tbody>
         {/each}
@@ -112,20 +105,17 @@
     {/if}
     {#each small as batch, b (b)}
       <p class="border-t border-rule px-3 py-2 text-[13px] text-soft">
-        A scale that reads in {plain(settings.scaleStep, 3)} g steps holds this ratio to 5 % from {plain(
+        So small a mix cannot be weighed well enough: with steps of {shared.write.weight(settings.scaleStep, 3)} the ratio holds to 5 % from {shared.write.weight(
           smallestWeighable(batch.resin, settings.scaleStep),
           0,
-        )} g; this batch is {plain(batch.grams, 0)} g. Mix more, or use a finer scale.
+        )} up, and this is {shared.write.weight(batch.grams, 0)}. Mix more, or use a finer scale.
       </p>
     {/each}
     <Findings {findings} />
     {#each pour?.batches ?? [] as batch, b (b)}
       {@const w = batch.windows}
       <p class="border-t border-rule px-3 py-2 text-[13px] text-soft">
-        {batch.resin.name}: pour within {plain(w.heatUntil, 0)} min of mixing at {writeTemperature(
-          plan.means.air(0),
-          settings.temperature,
-        )}.
+        {batch.resin.name}: pour within {plain(w.heatUntil, 0)} min of mixing at {shared.write.temperature(plan.means.air(0))}.
         {#if pour?.coats.some((c) => c.coat.kind === 'wave') && w.white.until > w.white.from}White is ready at {writeSpan(
             w.white.from,
             w.white.until,

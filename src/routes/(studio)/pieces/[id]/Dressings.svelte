@@ -1,7 +1,6 @@
 <script lang="ts">
   import { withDressingChanged, withoutDressing } from '#core/edit';
   import type { Point } from '#core/document';
-  import { writeLength } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { focusOn } from '$lib/ui/focus';
   import type { Drawing } from './drawing.svelte';
@@ -16,7 +15,6 @@
   }: { editor: PieceEditor; drawing: Drawing; scale: number; toBoard: (event: PointerEvent) => Point } = $props();
 
   const all = $derived(editor.piece?.dressings ?? []);
-  const unit = $derived(shared.settings?.length ?? 'mm');
   let held: { id: string; to?: Point } | undefined;
   const arrows: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
   const onBoard = ({ x, y }: Point): Point => {
@@ -69,7 +67,7 @@
     data-focus="dressing {d.id}"
     role="button"
     tabindex="0"
-    aria-label="{d.kind}, {writeLength(d.size, unit)} across, {writeLength(d.x, unit)} across and {writeLength(d.y, unit)} down"
+    aria-label="{d.kind}, {shared.write.length(d.size)} across, {shared.write.length(d.x)} across and {shared.write.length(d.y)} down"
     onpointerdown={(e) => down(e, d.id)}
     onpointermove={move}
     onpointerup={up}

@@ -1,7 +1,6 @@
 <script lang="ts">
   import { withPoint, withPointAdded, withoutPoint } from '#core/edit';
   import type { Point } from '#core/document';
-  import { writeLength } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { focusOn } from '$lib/ui/focus';
   import { lineOfKey, type Drawing } from './drawing.svelte';
@@ -26,7 +25,6 @@
 
   const line = $derived(editor.piece && lineOfKey(editor.piece, drawing.line));
   const points = $derived(line?.points ?? []);
-  const unit = $derived(shared.settings?.length ?? 'mm');
   let grab: { index: number; dx: number; dy: number; to?: Point } | undefined;
 
   const label = $derived(`Move ${drawing.line === 'shoreline' ? 'the shoreline' : `the ${name.toLowerCase()}`}`);
@@ -111,7 +109,7 @@
     aria-valuemin="0"
     aria-valuemax={editor.plan?.bounds.height}
     aria-valuenow={point.y}
-    aria-valuetext="{writeLength(point.x, unit)} across, {writeLength(point.y, unit)} down"
+    aria-valuetext="{shared.write.length(point.x)} across, {shared.write.length(point.y)} down"
     onpointerdown={(e) => down(e, i)}
     onpointermove={move}
     onpointerup={up}

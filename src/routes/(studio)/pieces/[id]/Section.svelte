@@ -1,6 +1,6 @@
 <script lang="ts">
   import { clearanceOf, sectionColour, sectionOf, type PiecePlan, type SectionLayer } from '#core/plan';
-  import { inUnit, length, plain } from '#core/units';
+  import { marksOf, type Mark } from '$lib/ui/ruler';
   import { shared } from '$lib/store/shared.svelte';
   import type { Drawing } from './drawing.svelte';
 
@@ -29,8 +29,8 @@
   /** What it says of itself in its heading. */
   export const says = (): string => {
     const { level, wallLeft } = clearance;
-    const wall = wallLeft === undefined ? '' : ` · wall left ${plain(wallLeft, 1)} mm`;
-    return `thickness drawn ${taller}× · total ${plain(level, 1)} mm${wall}`;
+    const wall = wallLeft === undefined ? '' : ` · wall left ${shared.write.fine(wallLeft)}`;
+    return `thickness drawn ${taller}× · total ${shared.write.fine(level)}${wall}`;
   };
 
   /** Neutral tones of what has no tint. */
@@ -117,11 +117,10 @@
     return 0.299 * r! + 0.587 * g! + 0.114 * b! < 140;
   };
 
-  const every = $derived([10, 20, 25, 50, 100, 200, 250, 500].find((mm) => mm * across > 56) ?? 500);
-  const marks = $derived(Array.from({ length: Math.floor(section.length / every) + 1 }, (_, i) => i * every));
-  const heights = $derived(
-    Array.from({ length: Math.floor(section.height + 1e-6) + 1 }, (_, i) => i).filter((mm) => up > 11 || mm % 2 === 0),
-  );
+  const figured = (long: number, px: number, room: number): Mark[] =>
+    marksOf(unit, long + 1e-6, 0, long + 1e-6, px, room).filter((mark) => mark.label !== undefined);
+  const marks = $derived(figured(section.length, across, 56));
+  const heights = $derived(figured(section.height, up, 11));
   /** Stretches of the cut that are seen as one colour from above. */
   const seen = $derived.by(() => {
     const step = (section.length / (section.along.length - 1)) * across;
@@ -143,7 +142,7 @@
       {width}
       {height}
       role="group"
-      aria-label="Section from A to B, {plain(section.length, 0)} mm"
+      aria-label="Section from A to B, {shared.write.length(section.length)}"
     >
       <defs
         ><pattern id="section-board" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(60)"
@@ -174,7 +173,7 @@
           width={section.length * across}
           height={Math.max(1, section.primer * up)}
           class="fill-paper stroke-line"
-          stroke-width="0.500"><title>primer, {plain(section.primer, 2)} mm</title></rect
+          stroke-width="0.500"><title>primer, {shared.write.film(section.primer)}</title></rect
         >{/if}
       {#each runs as run, i (i)}
         <!-- the coats list chooses the same from the keyboard -->
@@ -186,7 +185,7 @@
           stroke={run.layer.coatId === selected ? '#B8421C' : '#58647066'}
           stroke-width={run.layer.coatId === selected ? 1.4 : 0.6}
           onclick={() => run.layer.coatId && onselect(run.layer.coatId, run.part)}
-          ><title>{run.layer.name}, up to {plain(run.layer.most, 2)} mm here</title></path
+          ><title>{run.layer.name}, up to {shared.write.film(run.layer.most)} here</title></path
         >
       {/each}
       {#each labels as label, i (i)}
@@ -198,19 +197,17 @@
           >{nameOf(label.layer)}</text
         >
       {/each}
-      {#each heights as mm (mm)}
-        <path d="M{LEFT - 5} {y(mm)}h5" class="stroke-soft" />
-        <text x={LEFT - 9} y={y(mm) + 4} text-anchor="end" class="fill-soft">{mm}</text>
+      {#each heights as mark (mark.at)}
+        <path d="M{LEFT - 5} {y(mark.at)}h5" class="stroke-soft" />
+        <text x={LEFT - 9} y={y(mark.at) + 4} text-anchor="end" class="fill-soft">{mark.label}</text>
       {/each}
-      {#each marks as mm (mm)}
-        <path d="M{x(mm)} {floor + section.primer * up + BOARD}v4" class="stroke-soft" />
-        <text x={x(mm)} y={floor + section.primer * up + BOARD + 15} text-anchor="middle" class="fill-soft"
-          >{plain(inUnit(length, mm, unit), unit === 'in' ? 1 : 0)}</text
-        >
+      {#each marks as mark (mark.at)}
+        <path d="M{x(mark.at)} {floor + section.primer * up + BOARD}v4" class="stroke-soft" />
+        <text x={x(mark.at)} y={floor + section.primer * up + BOARD + 15} text-anchor="middle" class="fill-soft">{mark.label}</text>
       {/each}
       {#if chosen.length}
         <text x={(LEFT + width - RIGHT) / 2} y="13" text-anchor="middle" class="fill-soft text-[12px]"
-          >{chosen.map((l) => `${l.name}: up to ${plain(l.most, 2)} mm in this cut`).join(' · ')}</text
+          >{chosen.map((l) => `${l.name}: up to ${shared.write.film(l.most)} in this cut`).join(' · ')}</text
         >
       {/if}
     </svg>

@@ -1,7 +1,6 @@
 <script lang="ts">
   import type { Point } from '#core/document';
   import type { PiecePlan } from '#core/plan';
-  import { writeLength } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import type { Drawing } from './drawing.svelte';
 
@@ -10,7 +9,6 @@
     $props();
 
   const cut = $derived(drawing.cutOf(plan));
-  const unit = $derived(shared.settings?.length ?? 'mm');
   let held: 'a' | 'b' | undefined;
   const arrows: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
 
@@ -44,7 +42,7 @@
     aria-valuenow={cut[end].y}
     aria-valuemin="0"
     aria-valuemax={plan.bounds.height}
-    aria-valuetext="{writeLength(cut[end].x, unit)} across, {writeLength(cut[end].y, unit)} down"
+    aria-valuetext="{shared.write.length(cut[end].x)} across, {shared.write.length(cut[end].y)} down"
     onpointerdown={(e) => down(e, end)}
     onpointermove={(e) => held === end && drawing.moveCut(plan, end, toBoard(e))}
     onpointerup={() => (held = undefined)}

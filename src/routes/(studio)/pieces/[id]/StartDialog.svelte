@@ -7,7 +7,7 @@
   import { sameCups, tell } from '#core/pour';
   import { whatIsBelow, type Standing } from '#core/record';
   import { roomAt, steady } from '#core/air';
-  import { readWithin, temperature, writeTemperature, writeVolume } from '#core/units';
+  import { readWithin, temperature } from '#core/units';
   import { planner } from '$lib/planner';
   import { zone } from '$lib/zone';
   import { startPour } from '$lib/store/pours';
@@ -39,7 +39,7 @@
   /** Each time it opens it begins with the room as it should be now. */
   const roomNow = (): string => {
     const now = Date.now();
-    return shared.room ? writeTemperature(roomAt(shared.room, zone.localMinute(now)), settings.temperature) : '';
+    return shared.room ? shared.write.temperature(roomAt(shared.room, zone.localMinute(now))) : '';
   };
   $effect.pre(() => {
     if (!open) return;
@@ -49,7 +49,7 @@
     take = 'planned';
   });
   const read = (typed: string) =>
-    readWithin(temperature, typed, limits.room, 'A room', (v) => writeTemperature(v, settings.temperature), settings.temperature);
+    readWithin(temperature, typed, limits.room, 'A room', (v) => shared.write.temperature(v), settings.temperature);
 
   const pour = $derived(plan.pours[number]);
   /** What is not as it should be below this pour, in sentences. */
@@ -94,7 +94,7 @@
       <Dialog.Title class="font-serif text-[22px]">Pour {number + 1} of {piece.name}</Dialog.Title>
       <Dialog.Description class="mt-1 text-soft">
         {pour?.coats.map((c) => c.name).join(', ')}: {pour?.batches
-          .map((b) => `${writeVolume(b.ml, settings.volume)} of ${b.resin.name}`)
+          .map((b) => `${shared.write.volume(b.ml)} of ${b.resin.name}`)
           .join(', ') || 'nothing to mix'}.
       </Dialog.Description>
       <form class="mt-4 flex flex-col gap-4" onsubmit={start} novalidate>

@@ -4,7 +4,7 @@
   import { whiteAmounts, whiteHiding, whiteStick, type PiecePlan } from '#core/plan';
   import { siliconeLater } from '#core/prepare';
   import { HIDES } from '#core/tint';
-  import { bare, fixed, plain, readWithin, writeHours, writeLength, writeVolume, type Reading } from '#core/units';
+  import { bare, plain, readWithin, thicknessWord, writeHours, writeShare, type Reading } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
   import SchoolField from '$lib/ui/SchoolField.svelte';
@@ -17,8 +17,7 @@
   }
   let { plan, coat, set }: Props = $props();
 
-  const settings = $derived(shared.settings!);
-  const volume = (ml: number): string => writeVolume(ml, settings.volume);
+  const volume = (ml: number): string => shared.write.volume(ml);
   const white = $derived(whiteAmounts(plan, coat));
   const factor = $derived(plan.means.method.whiteFactor ?? 1);
   const hiding = $derived(whiteHiding(plan, coat));
@@ -32,23 +31,25 @@
 </script>
 
 <p class="text-[13px]">
-  White by its reach <b>{volume(white.byReach)}</b>, by its line <b>{volume(white.byLine)}</b>, along {writeLength(
-    white.length,
-    settings.length,
-  )}. Its cup holds {factor > 1 ? `${plain(factor, 2)} times the greater` : 'the greater'}.
+  White by its reach <b>{volume(white.byReach)}</b>, by its line <b>{volume(white.byLine)}</b>, along {shared.write.length(white.length)}.
+  Its cup holds {factor > 1 ? `${plain(factor, 2)} times the greater` : 'the greater'}.
 </p>
 <p class="text-[13px] text-soft">
-  {#if hiding.contrast >= HIDES}It hides what is below at {plain(film, 2)} mm ({fixed(hiding.contrast, 2)} of 1).
-  {:else}At {plain(film, 2)} mm it hides {fixed(hiding.contrast, 2)} of 1, opaque from {fixed(HIDES, 2)}: {hiding.hidesFrom === Infinity
-      ? 'no film of it does'
-      : `a film of ${plain(hiding.hidesFrom, 2)} mm does`}.{/if}
+  {#if hiding.contrast >= HIDES}As thin as foam, {shared.write.film(film)}, it hides what is below.
+  {:else}As thin as foam, {shared.write.film(film)}, the sea shows through it: it hides {writeShare(hiding.contrast)}, and {writeShare(
+      HIDES,
+    )}
+    reads as white. {hiding.hidesFrom === Infinity
+      ? 'No film of it hides.'
+      : `From ${shared.write.film(hiding.hidesFrom)} on it hides.`}{/if}
 </p>
 {#if stick}
   <p class="text-[13px] text-soft">
-    Stick test when it is laid, {plain(stick.mu, 1)} Pa·s: {plain(stick.below, 0)} mm below its upper end, {plain(stick.seconds, 0)} s after lifting,
-    a stick keeps {plain(stick.film, 2)} mm and {stick.contrast >= HIDES ? 'shows no wood' : 'shows the wood'} ({fixed(stick.contrast, 2)}).
+    Test it when it is laid, {thicknessWord(stick.mu)} by then: lift a stick out, count {plain(stick.seconds, 0)} s, look {shared.write.length(
+      stick.below,
+    )} below its upper end. It keeps {shared.write.film(stick.film)} and {stick.contrast >= HIDES ? 'shows no wood' : 'shows the wood'}.
     {stick.contrast >= HIDES && hiding.contrast < HIDES ? 'The foam is thinner, and will not hide as well.' : ''}
-    <a class="underline" href="/tints?view=white">By film and load</a>
+    <a class="underline" href="/tints?view=white">How white hides</a>
   </p>
 {/if}
 {#if coat.additive && coat.additive !== 'none'}

@@ -1,8 +1,8 @@
 import { awaitedBy, isJoined, overOf } from '#core/coat';
-import type { Coat, Over, Piece, Point, Settings } from '#core/document';
+import type { Coat, Over, Piece, Point } from '#core/document';
 import { middleOf } from '#core/geometry';
 import type { CoatPlan, PiecePlan } from '#core/plan';
-import { plain, writeLength, writeShare, writeSpan } from '#core/units';
+import { plain, writeShare, writeSpan, type Writes } from '#core/units';
 
 /** Parts of a board a coat may go over, as they are chosen. */
 export const overLabels: Record<Over['kind'], string> = {
@@ -14,12 +14,12 @@ export const overLabels: Record<Over['kind'], string> = {
 };
 
 /** Where a coat goes, in a few words. */
-export function overWords(coat: Coat, unit: Settings['length']): string {
+export function overWords(coat: Coat, write: Writes): string {
   if (coat.kind === 'wave') return coat.along === undefined ? 'along the shore' : 'along its own curve';
   const over = overOf(coat);
-  const back = coat.inset ? `, ${writeLength(coat.inset, unit)} back from the rim` : '';
+  const back = coat.inset ? `, ${write.length(coat.inset)} back from the rim` : '';
   if (over.kind === 'deep') return `${overLabels.deep}, ${writeShare(over.share)}${back}`;
-  if (over.kind === 'strip') return `${writeLength(over.from, unit)} to ${writeLength(over.to, unit)} off the shore${back}`;
+  if (over.kind === 'strip') return `${write.length(over.from)} to ${write.length(over.to)} off the shore${back}`;
   return overLabels[over.kind] + back;
 }
 

@@ -4,7 +4,7 @@
   import type { Piece } from '#core/document';
   import { weightOf } from '#core/plan';
   import { edgeAmounts, hoursBefore, hoursOf, sayWork, workAfter, workBefore } from '#core/prepare';
-  import { fixed, inUnit, length, plain, writeHours, writeLength } from '#core/units';
+  import { writeHours } from '#core/units';
   import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
   import Scrolled from '$lib/ui/Scrolled.svelte';
@@ -36,17 +36,16 @@
       : startingPiece('preview', { ...answered, resinId: resinId || means.resins[0]!.id }, means, sea);
   });
   const plan = $derived(piece && means ? planner.plan(piece, means) : undefined);
-  const unit = $derived(shared.settings?.length ?? 'mm');
 </script>
 
 <Sheet
   title="This board"
-  aside={says ?? (plan ? `${writeLength(plan.bounds.width, unit)} × ${writeLength(plan.bounds.height, unit)}` : '')}
+  aside={says ?? (plan ? `${shared.write.length(plan.bounds.width)} × ${shared.write.length(plan.bounds.height)}` : '')}
 >
   {#if plan && piece && means}
     <div class="p-3"><Thumb {plan} class="mx-auto h-38 w-full" /></div>
     <dl class="flex border-t border-rule text-[13px]">
-      {#each [['Face', `${plain(plan.area / 100, 0)} cm²`], ['Rim', `${plain(inUnit(length, plan.rim, unit), unit === 'mm' ? 0 : 1)} ${unit}`], ['Finished', `${fixed(weightOf(plan).total, 2)} kg`]] as [name, value] (name)}
+      {#each [['Face', shared.write.area(plan.area)], ['Rim', shared.write.run(plan.rim)], ['Finished', shared.write.heavy(weightOf(plan).total * 1000)]] as [name, value] (name)}
         <div class="grow basis-0 border-l border-rule px-3 py-1.5 first:border-l-0">
           <dt>{name}</dt>
           <dd class="text-[15px]">{value}</dd>
@@ -57,14 +56,14 @@
       <h3 class="font-bold">Before the resin, {writeHours(hoursBefore(piece, means.method))}</h3>
       <ol class="mt-1 flex list-decimal flex-col gap-1 pl-5">
         {#each workBefore(piece, means.method) as w (w.key)}
-          {@const { does, why, caution } = sayWork(w, piece)}
+          {@const { does, why, caution } = sayWork(w, piece, shared.write)}
           <li>{does} <span class="text-soft">{why} {writeHours(hoursOf(w))}.{caution ? ` ${caution}` : ''}</span></li>
         {/each}
       </ol>
       <h3 class="mt-3 font-bold">After the last coat</h3>
       <ol class="mt-1 flex list-decimal flex-col gap-1 pl-5">
         {#each workAfter(piece, means.method) as w (w.key)}
-          {@const { does, why, caution } = sayWork(w, piece)}
+          {@const { does, why, caution } = sayWork(w, piece, shared.write)}
           <li>{does} <span class="text-soft">{why}{caution ? ` ${caution}` : ''}</span></li>
         {/each}
       </ol>

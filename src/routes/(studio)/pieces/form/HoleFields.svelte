@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shared } from '$lib/store/shared.svelte';
   import Field from '$lib/ui/Field.svelte';
   import type { Readers, Typed } from './typed';
 
@@ -27,6 +28,8 @@
     type="button"
     class="button self-start"
     disabled={typed.holes.length >= 40}
-    onclick={() => typed.holes.push({ x: '', y: '', diameter: '8 mm', kept: 'taped' })}>Add a hole</button
+    onclick={() =>
+      typed.holes.push({ x: '', y: '', diameter: shared.write.length(shared.settings?.length === 'in' ? 7.9375 : 8), kept: 'taped' })}
+    >Add a hole</button
   >
 </div>

@@ -29,6 +29,11 @@
     { value: 'clock', label: 'Clock face, round' },
     { value: 'outline', label: 'An outline from SVG' },
   ] as const satisfies { value: Typed['kind']; label: string }[];
+  /** A length in the ways it may be typed, the studio's own. */
+  const written = (mm: number, inches: number): string =>
+    settings.length === 'in'
+      ? `${inches} in, ${inches}½", 1' ${inches - 12 || 2}"`
+      : `${mm / 10} cm, ${mm} mm, ${settings.length === 'mm' ? mm : mm / 10}`;
   const long = $derived(typed.kind === 'surf plank' || typed.kind === 'plank');
 </script>
 
@@ -36,14 +41,14 @@
 {#if typed.kind === 'outline'}
   <SvgOutline bind:outline {settings} {onown} />
 {:else if typed.kind === 'round' || typed.kind === 'clock'}
-  <Field label="Diameter" bind:text={typed.width} read={read.width} {insist} hint="As you write it: 30 cm, 12 in, 300." />
+  <Field label="Diameter" bind:text={typed.width} read={read.width} {insist} hint={`As you write it: ${written(300, 12)}.`} />
 {:else}
   <Field
     label={long ? 'Length' : 'Width'}
     bind:text={typed.width}
     read={read.width}
     {insist}
-    hint={typed.kind === 'plank' ? 'With its handle. As you write it: 50 cm, 20 in, 500.' : 'As you write it: 40 cm, 16 in, 400.'}
+    hint={typed.kind === 'plank' ? `With its handle. As you write it: ${written(500, 20)}.` : `As you write it: ${written(400, 16)}.`}
   />
   <Field label={long ? 'Width' : 'Height'} bind:text={typed.height} read={read.height} {insist} />
 {/if}
@@ -60,13 +65,7 @@
     hint="Its end is round. A hanging hole goes under Holes."
   />
 {:else if typed.kind === 'slice'}
-  <Field
-    label="Its rim strays by"
-    bind:text={typed.uneven}
-    read={read.uneven}
-    {insist}
-    hint="Of the radius: 3 % nearly round, 10 % wild."
-  />
+  <Field label="How uneven its rim is" bind:text={typed.uneven} read={read.uneven} {insist} hint="3 % is nearly round, 10 % wild." />
   <Field label="Rim number" bind:text={typed.seed} read={read.seed} {insist} inputmode="numeric" hint="Another number, another rim." />
 {:else if typed.kind === 'clock'}
   <Field label="Hole in the middle" bind:text={typed.clockHole} read={read.clockHole} {insist} />

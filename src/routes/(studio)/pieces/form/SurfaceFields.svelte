@@ -79,7 +79,7 @@
   bind:text={typed.hanger}
   read={read.hanger}
   {insist}
-  hint="In kg, if it hangs; checked against the finished weight."
+  hint={`In ${settings.weight === 'oz wt' ? 'lb' : 'kg'}, if it hangs; checked against the finished weight.`}
 />
 <div class="flex flex-col gap-1 self-start">
   <label class="flex items-center gap-2"><input type="checkbox" bind:checked={typed.doubled} /> Doubled: two sheets glued</label>

@@ -1,8 +1,9 @@
 <script lang="ts">
+  import { shared } from '$lib/store/shared.svelte';
   import { onDestroy } from 'svelte';
   import { limits, type Outline, type Settings } from '#core/document';
   import { bounds, outlineArea } from '#core/geometry';
-  import { length, plain, readWithin, writeLength } from '#core/units';
+  import { length, readWithin } from '#core/units';
   import Choice from '$lib/ui/Choice.svelte';
   import Field from '$lib/ui/Field.svelte';
   import { svgWork, type SvgOpened, type SvgOutlined, type SvgSummary } from '$lib/work/svg';
@@ -27,7 +28,7 @@
   let drawing = $state.raw<SvgSummary>();
   let width = $state('');
   let which = $state<'all' | 'largest'>('all');
-  const write = (mm: number): string => writeLength(mm, settings.length);
+  const write = (mm: number): string => shared.write.length(mm);
   const read = (text: string) => readWithin(length, text, limits.side, 'A width', write, settings.length);
 
   const LONG = 2000;
@@ -92,7 +93,7 @@
   <input {id} type="file" accept=".svg,image/svg+xml" class="text-[13px]" onchange={open} aria-describedby="{id}-says" />
   <p id="{id}-says" class="text-[13px] {says ? 'text-buoy' : 'text-soft'}" role={says ? 'alert' : 'status'} aria-busy={busy}>
     {#if long}This drawing takes long to read; wait, or choose a simpler one.{:else if busy}Reading the drawing.{:else if says}{says}{:else if outline}{@const b =
-        bounds(outline)}Outline of {write(b.width)} × {write(b.height)}, {plain(outlineArea(outline) / 100, 0)} cm².{:else}A path, or any
+        bounds(outline)}Outline of {write(b.width)} × {write(b.height)}, {shared.write.area(outlineArea(outline))}.{:else}A path, or any
       closed shapes. One inside another is an opening.{/if}
   </p>
   {#if long}<button type="button" class="button self-start" onclick={cancel}>Stop reading it</button>{/if}

@@ -8,13 +8,12 @@ import {
   type Material,
   type Outline,
   type Primer,
-  type Settings,
   type Shape,
   type Underside,
   type Use,
 } from '#core/document';
 import type { BoardAnswers } from '#core/edit';
-import { fraction, length, mass, plain, readWithin, writeLength, type Reading } from '#core/units';
+import { fraction, length, mass, plain, readWithin, type Reading, type Writes } from '#core/units';
 
 /** What is typed about a board, as it is typed; nothing of it is lost while some of it cannot be read. */
 export interface Typed {
@@ -51,8 +50,8 @@ export interface Typed {
 }
 
 /** The fields of a board as they are first shown. */
-export function typedFrom(start: BoardAnswers, unit: Settings['length']): Typed {
-  const write = (mm: number): string => writeLength(mm, unit);
+export function typedFrom(start: BoardAnswers, writes: Writes): Typed {
+  const write = writes.length;
   const { shape, surface, clock } = start;
   const [width, height] = boxOf(shape);
   return {
@@ -83,7 +82,7 @@ export function typedFrom(start: BoardAnswers, unit: Settings['length']): Typed 
     edge: start.edge,
     wallHeight: write(start.wallHeight ?? 12),
     tapeOff: start.tapeOff ?? 'after hardening',
-    hanger: start.hangerKg === undefined ? '' : `${plain(start.hangerKg, 1)} kg`,
+    hanger: start.hangerKg === undefined ? '' : writes.heavy(start.hangerKg * 1000),
     holes: (start.holes ?? []).map((h) => ({
       x: write(h.x),
       y: write(h.y),
@@ -95,8 +94,9 @@ export function typedFrom(start: BoardAnswers, unit: Settings['length']): Typed 
 }
 
 /** How each field of a board is read, in the studio's unit. */
-export function readersOf(unit: Settings['length']) {
-  const write = (mm: number): string => writeLength(mm, unit);
+export function readersOf(writes: Writes) {
+  const write = writes.length;
+  const unit = writes.units.length;
   const mm = (range: { min: number; max: number }, what: string) => (text: string) => readWithin(length, text, range, what, write, unit);
   const share = (range: { min: number; max: number }, what: string) => (text: string) =>
     readWithin(fraction, text, range, what, (v) => `${plain(v * 100, 1)} %`, '%');
@@ -137,8 +137,8 @@ export function readersOf(unit: Settings['length']) {
             text,
             { min: limits.hanger.min * 1000, max: limits.hanger.max * 1000 },
             'A hanger',
-            (g) => `${plain(g / 1000, 1)} kg`,
-            'kg',
+            writes.heavy,
+            writes.units.weight === 'g' ? 'kg' : 'lb',
           ),
     place: mm(limits.place, 'A place'),
     diameter: mm(limits.hole, 'A hole'),

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { mixedDensity } from '#core/mix';
   import { groundNamed, hexOf, lightness, recipeSeen } from '#core/tint';
-  import { fixed, plain, writeShare, writeVolume } from '#core/units';
+  import { fixed, writeShare } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { writeDose } from '#core/pour';
   import type { Worked } from '../slope.svelte';
@@ -10,14 +10,13 @@
   let { work }: { work: Worked } = $props();
 
   const cups = $derived(work.slope.palestFirst ? [...work.cups].reverse() : work.cups);
-  const nameOf = (id: string): string => work.means.colourants.find((c) => c.id === id)?.name ?? id;
   const over = (recipe: (typeof cups)[0]['recipe'], ground: 'white primer' | 'bare wood'): string =>
     hexOf(recipeSeen(recipe, work.means.colourants, work.slope.film, groundNamed(ground).internal));
 </script>
 
 <h2 class="text-[30px] leading-tight">{work.slope.name}</h2>
 <p class="text-[15px]">
-  {work.means.resin.name} · in a film of {plain(work.slope.film, 2)} mm · made even over {work.slope.ground}
+  {work.means.resin.name} · in a film of {shared.write.film(work.slope.film)} over {work.slope.ground}
 </p>
 <table class="mt-4 w-full text-[16px]">
   <thead class="text-[13px]">
@@ -37,11 +36,11 @@
         >
         <th scope="row" class="px-1.5 text-left"
           ><span class="block text-[19px] font-bold">{cup.cup.name}</span><span class="font-normal whitespace-nowrap"
-            >{writeVolume(cup.cup.ml, shared.settings!.volume)}, {fixed(cup.cup.ml * mixedDensity(work.means.resin), 1)} g</span
+            >{shared.write.volume(cup.cup.ml)}, {fixed(cup.cup.ml * mixedDensity(work.means.resin), 1)} g</span
           ></th
         >
         <td
-          >{#each cup.made.doses as d, i (i)}<span class="block"><b>{writeDose(d)}</b> {nameOf(d.colourantId)}</span>{:else}clear{/each}</td
+          >{#each cup.made.doses as d, i (i)}<span class="block">{writeDose(d, shared.write)}</span>{:else}clear{/each}</td
         >
         <td class="whitespace-nowrap">{writeShare(cup.made.recipe.reduce((sum, p) => sum + p.load, 0))}</td>
         <td>{fixed(lightness(cup.madeSeen), 2)}</td>

@@ -6,7 +6,7 @@
   import { limits, slopeGrounds, type Slope, type SlopeGround } from '#core/document';
   import { mixedDensity } from '#core/mix';
   import { groundNamed, lightness } from '#core/tint';
-  import { film as filmQuantity, plain, readWithin, volume, writeVolume } from '#core/units';
+  import { plain, readWithin, volume } from '#core/units';
   import { editRows, SLOPES } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
@@ -83,7 +83,6 @@
     void said.done('The picks are a slope now, its cups locked. Unlock one to let it follow the others.');
     await goto(`/tints?slope=${row.id}`);
   }
-  const mm = (v: number): string => `${plain(v, 2)} mm`;
 </script>
 
 <svelte:head><title>Match a photo · Nerite</title></svelte:head>
@@ -135,8 +134,8 @@
               tight
               label="film"
               value={film}
-              shows={mm(film)}
-              read={(t) => readWithin(filmQuantity, t, limits.film, 'A film', mm, 'mm')}
+              shows={shared.write.film(film)}
+              read={(t) => shared.read.film(t, limits.film, 'A film')}
               commit={async (v) => change({ film: v })}
             />
             <label class="flex items-center gap-1.5 text-soft"
@@ -152,16 +151,8 @@
               tight
               label="cup"
               value={ml}
-              shows={writeVolume(ml, shared.settings.volume)}
-              read={(t) =>
-                readWithin(
-                  volume,
-                  t,
-                  { min: 1, max: 5000 },
-                  'A cup',
-                  (v) => writeVolume(v, shared.settings!.volume),
-                  shared.settings!.volume,
-                )}
+              shows={shared.write.volume(ml)}
+              read={(t) => readWithin(volume, t, { min: 1, max: 5000 }, 'A cup', (v) => shared.write.volume(v), shared.settings!.volume)}
               commit={async (v) => change({ ml: v })}
             />
             {#if (shared.resins?.length ?? 0) > 1}

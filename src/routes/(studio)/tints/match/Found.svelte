@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shared } from '$lib/store/shared.svelte';
   import type { Colourant } from '#core/document';
   import { hexOf, MATCHES, type Match, type Rgb } from '#core/tint';
   import { plain, writeShare } from '#core/units';
@@ -47,7 +48,10 @@
       <span class="h-9 w-10 shrink-0 border border-line" style:background-color={hexOf(m.seen)}></span>
       <span
         ><b class={near ? 'text-open' : 'text-warn'}>{near ? 'match' : 'nearest, no match'}, ΔE {plain(m.deltaE, 1)}</b>
-        <span class="text-soft">· {writeShare(load(m))}</span><br />{#each m.doses as d, k (d.colourantId)}{k ? ' + ' : ''}{writeDose(d)}
+        <span class="text-soft">· {writeShare(load(m))}</span><br />{#each m.doses as d, k (d.colourantId)}{k ? ' + ' : ''}{writeDose(
+            d,
+            shared.write,
+          )}
           {nameOf(d.colourantId)}{:else}clear resin{/each}</span
       >
     </div>

@@ -3,7 +3,7 @@
   import type { Point } from '#core/document';
   import { limits } from '#core/document';
   import { cardCorners, type CardReading, type Measuring } from '#core/tint';
-  import { film as filmQuantity, fraction, plain, readWithin, writeShare } from '#core/units';
+  import { film as fraction, plain, readWithin, writeShare } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import LiveField from '$lib/ui/LiveField.svelte';
@@ -26,7 +26,6 @@
 
   const names = ['upper left mark, beside “smear”', 'upper right mark', 'lower right mark', 'lower left mark'];
   const marks = $derived(corners.map((c, i) => ({ ...c, name: `Corner ${i + 1}: ${names[i]}` })));
-  const mm = (v: number): string => `${plain(v, 3)} mm`;
   const percent = (v: number): string => `${plain(v * 100, 3)} %`;
 
   /** The newest reading wins: corners move faster than a card is read. */
@@ -69,7 +68,9 @@
     });
   const drop = $derived.by(() => {
     const c = shared.colourants?.find((k) => k.dropMl !== undefined);
-    return c ? `one drop of ${c.name} in 10 g of A + B is ${percent((c.dropMl! * c.density) / 10)}` : undefined;
+    return c
+      ? `one drop of ${c.name} in ${shared.write.measure(10, 10 / 1.1)} of mixed resin is ${percent((c.dropMl! * c.density) / 10)}`
+      : undefined;
   });
 </script>
 
@@ -106,8 +107,8 @@
             tight
             label="its film"
             value={film}
-            shows={mm(film)}
-            read={(t) => readWithin(filmQuantity, t, { min: 0.05, max: 5 }, 'A smear', mm, 'mm')}
+            shows={shared.write.film(film)}
+            read={(t) => shared.read.film(t, { min: 0.05, max: 5 }, 'A smear')}
             commit={async (v) => {
               film = v;
               await measure();

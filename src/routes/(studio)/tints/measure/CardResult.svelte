@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shared } from '$lib/store/shared.svelte';
   import { hexOf, type CardReading, type Measured, type Rgb } from '#core/tint';
   import { plain } from '#core/units';
 
@@ -63,5 +64,5 @@
 </dl>
 <p class="mt-1 text-[13px] text-soft">
   {#if clear}It scatters less than the black of the card shows, so it counts as a dye: s 0.{/if}
-  A film that is {plain(film * 0.1, 2)} mm off moves k and s by 10 %.
+  A film that is {shared.write.film(film * 0.1)} off moves k and s by 10 %.
 </p>

@@ -1,7 +1,6 @@
 <script lang="ts">
   import { card } from '#core/tint';
   import type { Paper } from '#core/formats';
-  import { writeLength } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import PaperPage from '$lib/ui/PaperPage.svelte';
   import PrintBar from '$lib/ui/PrintBar.svelte';
@@ -11,7 +10,6 @@
   /** The card and how it is used, on one page. */
   let chosen = $state<Paper>();
   const paper = $derived(chosen ?? (shared.settings?.length === 'in' ? 'Letter' : 'A4'));
-  const unit = $derived(shared.settings?.length ?? 'mm');
   const steps = [
     'Print this on matt white paper at its real size: no fitting to the page. Check the width with a ruler.',
     'Mix the pigment into a little resin at a load you know, weak enough that the black still shows through.',
@@ -29,12 +27,12 @@
     bind:paper={() => paper, (p) => (chosen = p)}
     back={{ href: '/tints/measure', on: 'Back to measuring' }}
   >
-    <p class="text-[13px] text-soft">{writeLength(card.width, unit)} wide, at its real size</p>
+    <p class="text-[13px] text-soft">{shared.write.length(card.width)} wide, at its real size</p>
   </PrintBar>
   <Scrolled label="What is printed" class="flex flex-col *:mx-auto print:block print:overflow-visible">
     <PaperPage {paper} label="Card for a smear">
       <h2 class="text-[26px]">Card for a smear</h2>
-      <p class="mt-1">The card is {writeLength(card.width, unit)} wide from edge to edge.</p>
+      <p class="mt-1">The card is {shared.write.length(card.width)} wide from edge to edge.</p>
       <div class="my-5"><Card /></div>
       <ol class="list-decimal space-y-1.5 pl-6 text-[15px]">
         {#each steps as step (step)}<li>{step}</li>{/each}

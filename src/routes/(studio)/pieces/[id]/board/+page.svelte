@@ -4,7 +4,7 @@
   import { limits, type Piece, type Sea } from '#core/document';
   import { withDrawnSea, withShape } from '#core/edit';
   import type { BoardAnswers } from '#core/edit';
-  import { length, readWithin, writeLength } from '#core/units';
+  import { length, readWithin } from '#core/units';
   import Field from '$lib/ui/Field.svelte';
   import { zone } from '$lib/zone';
   import { readPiece } from '$lib/store/studio';
@@ -46,8 +46,8 @@
   let dueOn = $derived(piece?.dueOn ?? '');
 
   let besideId = $derived(piece?.beside?.pieceId ?? '');
-  let gap = $derived(writeLength(piece?.beside?.gap ?? 20, shared.settings?.length ?? 'mm'));
-  const write = (mm: number): string => writeLength(mm, shared.settings?.length ?? 'mm');
+  let gap = $derived(shared.write.length(piece?.beside?.gap ?? 20));
+  const write = (mm: number): string => shared.write.length(mm);
   const readGap = (text: string) => readWithin(length, text, limits.gap, 'A space', write, shared.settings?.length);
 
   /** Years a calendar here reaches: a slip of the keyboard is none of them. */

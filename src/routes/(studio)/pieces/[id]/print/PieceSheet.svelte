@@ -2,16 +2,17 @@
   import { advise } from '#core/advice';
   import type { Settings } from '#core/document';
   import type { Paper } from '#core/formats';
+  import type { Cup } from '#core/coat';
   import { joinsOf } from '#core/edit';
   import { clearanceOf, weightOf, type PiecePlan } from '#core/plan';
   import { edgeAmounts, hoursOf, sayWork, workAfter, workBefore, type Work } from '#core/prepare';
-  import { fixed, plain, volumeFigure, writeHours, writeShare, writeTemperature, writeVolume } from '#core/units';
+  import { plain, writeHours } from '#core/units';
   import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
   import { writeBoard } from '$lib/ui/board';
   import BoardDrawing from '$lib/ui/BoardDrawing.svelte';
   import { dayMonth } from '$lib/ui/clock.svelte';
-  import { say, tell, writeDoses } from '#core/pour';
+  import { say, tell, contentsOf, writeContents } from '#core/pour';
   import PaperPage from '$lib/ui/PaperPage.svelte';
   import { Drawing } from '../drawing.svelte';
   import Rulers from '../Rulers.svelte';
@@ -37,14 +38,16 @@
   const weight = $derived(weightOf(plan));
   const clearance = $derived(clearanceOf(plan));
   const findings = $derived(
-    advise({ plan, measure: settings.measure, joins: joinsOf(piece, shared.pieces ?? []) }).filter((f) => f.severity !== 'note'),
+    advise({ plan, write: shared.write, joins: joinsOf(piece, shared.pieces ?? []) }).filter((f) => f.severity !== 'note'),
   );
   const uses = { wall: 'for the wall', food: 'to carry food', 'hot mugs': 'for hot mugs' };
   /** The steps of a pour as they are said at the bench. */
   function stepsOf(pour: number) {
     const told = tell(planner.together([{ plan, pour }], plan.means), plan.means.air(0));
-    return told.steps.map((step) => ({ at: step.at, does: step.id.does, words: say(step, told, settings) }));
+    return told.steps.map((step) => ({ at: step.at, does: step.id.does, words: say(step, told, shared.write) }));
   }
+  /** All that goes into a cup, in a line. */
+  const contents = (cup: Cup): string => writeContents(contentsOf(cup), shared.write).join(' + ');
   const total = (list: Work[]): string => writeHours(hoursOf(...list));
   const [before, after] = $derived([workBefore(piece, plan.means.method), workAfter(piece, plan.means.method)]);
 </script>
@@ -53,7 +56,7 @@
   <section class="min-w-0">
     <h2 class="text-[15px]">{title} <span class="font-sans text-[11px] text-soft">{total(list)}</span></h2>
     <ol class="ml-4 list-decimal">
-      {#each list as w (w.key)}{@const { does, caution } = sayWork(w, piece)}
+      {#each list as w (w.key)}{@const { does, caution } = sayWork(w, piece, shared.write)}
         <li>
           {does} <span class="text-soft">{writeHours(hoursOf(w))}{caution ? `. ${caution}` : ''}</span>
         </li>{/each}
@@ -65,17 +68,15 @@
   <header class="flex items-baseline justify-between border-b border-ink pb-1">
     <h2 class="text-[24px] leading-tight">{piece.name}</h2>
     <p>
-      {uses[piece.use]}{piece.dueOn ? ` · due ${dayMonth(Date.parse(piece.dueOn))}` : ''} · planned at {writeTemperature(
+      {uses[piece.use]}{piece.dueOn ? ` · due ${dayMonth(Date.parse(piece.dueOn))}` : ''} · planned at {shared.write.temperature(
         plan.means.air(0),
-        settings.temperature,
       )}
     </p>
   </header>
   <p class="mt-1">
-    {writeBoard(piece, settings)}. {edgeAmounts(piece)} Area {plain(plan.area / 100, 0)} cm², rim {fixed(plan.rim / 1000, 2)} m, finished {fixed(
-      weight.total,
-      2,
-    )} kg with {fixed(weight.resin, 2)} kg of resin.
+    {writeBoard(piece, settings)}. {edgeAmounts(piece)} Area {shared.write.area(plan.area)}, rim {shared.write.run(plan.rim)}, finished {shared.write.heavy(
+      weight.total * 1000,
+    )} with {shared.write.heavy(weight.resin * 1000)} of resin.
   </p>
   <div class="pointer-events-none mt-2 grid grid-cols-2 gap-3">
     <svg
@@ -112,9 +113,9 @@
     <div class="flex flex-col">
       <div class="flex h-54"><Section {plan} {drawing} selected="" onselect={() => undefined} /></div>
       <p class="mt-1 text-soft">
-        Section A–B, thickness enlarged. Total {plain(clearance.level, 1)} mm{clearance.wallLeft === undefined
+        Section A–B, thickness enlarged. Total {shared.write.fine(clearance.level)}{clearance.wallLeft === undefined
           ? ''
-          : `, wall left ${plain(clearance.wallLeft, 1)} mm`}.
+          : `, wall left ${shared.write.fine(clearance.wallLeft)}`}.
       </p>
     </div>
   </div>
@@ -124,8 +125,8 @@
         <th class="text-left" scope="col" colspan="2">coat, top first</th>
         <th class="text-left" scope="col">over</th>
         <th class="text-left" scope="col">waits</th>
-        <th scope="col">film mm</th>
-        <th scope="col">cm²</th>
+        <th scope="col">film</th>
+        <th scope="col">area</th>
         <th scope="col">{settings.volume}</th>
       </tr>
     </thead>
@@ -134,11 +135,11 @@
         <tr class="border-b border-rule text-right [&>td]:py-0.5">
           <td class="w-5 text-left">{c.number}</td>
           <th class="text-left font-bold" scope="row">{c.name}</th>
-          <td class="text-left">{overWords(c.coat, settings.length)}</td>
+          <td class="text-left">{overWords(c.coat, shared.write)}</td>
           <td class="text-left">{waitWords(plan, c)}</td>
-          <td>{fixed(c.film, 2)}</td>
-          <td>{c.area > 0 ? plain(c.area / 100, 0) : '–'}</td>
-          <td>{volumeFigure(c.ml, settings.volume)}</td>
+          <td>{shared.write.fine(c.film)}</td>
+          <td>{c.area > 0 ? shared.write.area(c.area) : '–'}</td>
+          <td>{shared.write.volumeFigure(c.ml)}</td>
         </tr>
       {/each}
     </tbody>
@@ -158,7 +159,9 @@
           >
           <tbody>
             <tr class="border-b border-line text-right text-soft"
-              ><td class="text-left">cup</td><td>{settings.volume}</td><td>A g</td><td>B g</td><td>drops</td><td>load</td></tr
+              ><td class="text-left">cup</td><td>{settings.volume}</td><td>A {shared.write.measuredUnit}</td><td
+                >B {shared.write.measuredUnit}</td
+              ></tr
             >
             {#each batch.cups as cup (cup.key)}
               <tr class="border-b border-rule text-right">
@@ -168,23 +171,16 @@
                     style:background-color={cup.colour ?? 'transparent'}
                   ></span>{cup.name}</th
                 >
-                <td>{volumeFigure(cup.ml, settings.volume)}</td>
-                <td>{fixed(cup.parts.aG, 1)}</td>
-                <td>{fixed(cup.parts.bG, 1)}</td>
-                <td
-                  >{cup.sandG > 0
-                    ? `${plain(cup.sandG, 0)} g sand${cup.made.sand?.pressed ? ', pressed in' : ''}`
-                    : writeDoses(cup.doses) || '–'}{cup.made.additive ? ` + ${cup.made.additive.drops} ${cup.made.additive.name}` : ''}</td
-                >
-                <td>{cup.doses.length ? writeShare(cup.load) : '–'}</td>
+                <td>{shared.write.volumeFigure(cup.ml)}</td>
+                <td>{shared.write.measured(cup.parts.aG, cup.parts.aMl)}</td>
+                <td>{shared.write.measured(cup.parts.bG, cup.parts.bMl)}</td>
               </tr>
+              {#if contents(cup)}<tr><td colspan="4" class="pl-5! text-left whitespace-normal text-soft">{contents(cup)}</td></tr>{/if}
             {/each}
             <tr class="text-right font-bold"
-              ><th class="text-left" scope="row">Mix</th><td>{volumeFigure(batch.ml, settings.volume)}</td><td
-                >{fixed(batch.parts.aG, 1)}</td
-              ><td>{fixed(batch.parts.bG, 1)}</td><td colspan="2" class="font-normal"
-                >A {writeVolume(batch.parts.aMl, settings.volume)} · B {writeVolume(batch.parts.bMl, settings.volume)}</td
-              ></tr
+              ><th class="text-left" scope="row">Mix</th><td>{shared.write.volumeFigure(batch.ml)}</td><td
+                >{shared.write.measured(batch.parts.aG, batch.parts.aMl)}</td
+              ><td>{shared.write.measured(batch.parts.bG, batch.parts.bMl)}</td></tr
             >
           </tbody>
         </table>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shared } from '$lib/store/shared.svelte';
   import { drawnLines, MARGIN, OVERLAP, pageName, type Paper, type TemplateLayout, type TemplatePage } from '#core/formats';
   import type { PiecePlan } from '#core/plan';
   import { namedParts } from '../words';
@@ -24,6 +25,12 @@
       .join(''),
   );
   const bar = $derived(h - MARGIN - 3);
+  /** A rule to check the print by, in the studio's unit. */
+  const rule = $derived(
+    shared.write.units.length === 'in'
+      ? { says: '4 in', step: 6.35, count: 16, long: 4 }
+      : { says: shared.write.length(100), step: 10, count: 10, long: 5 },
+  );
 </script>
 
 <svg
@@ -71,12 +78,15 @@
   <path d={marks} class="stroke-ink" stroke-width="0.250" fill="none" />
   <g class="fill-ink" font-size="3.500">
     <path
-      d="M{MARGIN} {bar}h100M{Array.from({ length: 11 }, (_, i) => `${MARGIN + 10 * i} ${bar}v${i % 5 === 0 ? -3 : -1.5}`).join('M')}"
+      d="M{MARGIN} {bar}h{rule.step * rule.count}M{Array.from(
+        { length: rule.count + 1 },
+        (_, i) => `${MARGIN + rule.step * i} ${bar}v${i % rule.long === 0 ? -3 : -1.5}`,
+      ).join('M')}"
       class="stroke-ink"
       stroke-width="0.300"
       fill="none"
     />
-    <text x={MARGIN} y={bar - 4.5}>100 mm: measure it. If it is off, print again at 100 %.</text>
+    <text x={MARGIN} y={bar - 4.5}>{rule.says}: measure it. If it is off, print again at 100 %.</text>
     <text x={right} y={bar - 4.5} text-anchor="end"
       >{plan.piece.name}, page {pageName(sheet)}, {laid.pages.indexOf(sheet) + 1} of {laid.pages.length}</text
     >

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shared } from '$lib/store/shared.svelte';
   import { weightOf, type PiecePlan } from '#core/plan';
   import { fixed, plain } from '#core/units';
 
@@ -18,7 +19,7 @@
     <div class="grow border-l border-rule px-1.5 first:border-l-0">
       <dt class="whitespace-nowrap">{share.name}</dt>
       <dd class="text-[15px]">{plain((100 * share.area) / plan.area, 0)} %</dd>
-      <dd class="whitespace-nowrap text-soft">{plain(share.area / 100, 0)} cm²</dd>
+      <dd class="whitespace-nowrap text-soft">{shared.write.area(share.area)}</dd>
     </div>
   {/each}
   <div class="grow border-l border-rule px-1.5">
