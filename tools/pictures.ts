@@ -97,6 +97,7 @@ await picture('imported-shape');
 /** A pour at its white, which is laid first here, and at what is set on the board at its end. */
 await page.goto(`${base}/pieces/window-seat-lid`);
 await page.getByRole('button', { name: /^3 Wave/ }).click();
+await page.getByRole('button', { name: /^3 Wave/ }).click();
 await page.getByLabel('under the white', { exact: true }).selectOption('white first');
 await page.getByRole('tab', { name: 'Dressing' }).click();
 await page.getByRole('button', { name: 'shell', exact: true }).click();

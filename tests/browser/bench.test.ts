@@ -120,7 +120,7 @@ visit('two boards of a kind: every amount says what one of them gets', server, a
   const [, sum, each] = /^([\d.]+) fl oz Deep ([\d.]+) fl oz a board/.exec(deep.amounts)!;
   assert.ok(Math.abs(Number(sum) - 2 * Number(each)) < 0.02, deep.amounts);
   assert.match(deep.all, /On each of the 2 boards\./);
-  assert.match(deep.all, /in² a board/);
+  assert.match(deep.all, /sq in a board/);
 });
 
 visit('a pour started by mistake is abandoned with a reason, and the piece stands as before', server, async ({ page }) => {

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import type { Locator, Page } from 'playwright-core';
-import { cupMl, follow, until, visit } from './help';
+import { cupMl, follow, openCoat, until, visit } from './help';
 
 const cove = '/pieces/kelp-cove-1';
 const point = (page: Page, n: number, of: number, name = 'Shoreline'): Locator =>
@@ -151,7 +151,10 @@ visit('what is drawn means something to the plan: island, wave at sea, edge of t
   await point(page, 1, 5, 'Breaker 1').waitFor();
   await page.getByRole('button', { name: /^3 Wave/ }).click();
   const white = await cupMl(page, 'White');
+  await openCoat(page, /^3 Wave/);
   await page.getByLabel('breaks along').selectOption({ index: 1 });
+  await page.getByText('Kept', { exact: true }).waitFor();
+  await page.keyboard.press('Escape');
   await until(
     () => cupMl(page, 'White'),
     (ml) => ml !== white,

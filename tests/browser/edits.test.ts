@@ -1,11 +1,11 @@
 import assert from 'node:assert/strict';
-import { cupMl, cupRow, follow, until, visit } from './help';
+import { cupMl, cupRow, follow, openCoat, until, visit } from './help';
 
 const cove = '/pieces/kelp-cove-1';
 
 visit('a film given as coverage is a film, and undo survives going elsewhere and a reload', {}, async ({ page, base }) => {
   await follow(page, cove);
-  await page.getByRole('button', { name: /^2 Sea, five tints/ }).click();
+  await openCoat(page, /^2 Sea, five tints/);
   const before = await cupMl(page, 'Deep');
   await page.getByLabel('film').fill('30 ml/100cm²');
   await page.keyboard.press('Enter');
@@ -102,7 +102,7 @@ visit('a load over the limit stops, and the recipe in the open row brings it bac
   await page.getByLabel('White paste').fill('9 %');
   await page.keyboard.press('Enter');
   await page.getByText('White holds 9 % colourant; Slow coating takes 6 %.').waitFor();
-  assert.equal((await cupRow(page, 'White'))[4], '9 %');
+  await page.getByText('9 % colourant', { exact: true }).waitFor();
   await page.getByLabel('White paste').fill('5 %');
   await page.keyboard.press('Enter');
   await page.getByText('White holds 9 % colourant').waitFor({ state: 'detached' });
@@ -110,7 +110,7 @@ visit('a load over the limit stops, and the recipe in the open row brings it bac
 
 visit('a food piece wants its clear top, and gets it by the word below the coats', {}, async ({ page }) => {
   await follow(page, '/pieces/ferry-tray');
-  await page.getByRole('button', { name: /^4 Clear top/ }).click();
+  await openCoat(page, /^4 Clear top/);
   await page.getByRole('button', { name: 'Take this coat off' }).click();
   await page.getByText('A piece for food has no clear top over its pigment.').waitFor();
   await page.getByRole('button', { name: 'top', exact: true }).click();
@@ -187,7 +187,7 @@ const hasty = `(() => {
 
 visit('what is typed while the entry before it is still on its way to the disk stays', {}, async ({ page }) => {
   await follow(page, cove);
-  await page.getByRole('button', { name: /^2 Sea, five tints/ }).click();
+  await openCoat(page, /^2 Sea, five tints/);
   const film = page.getByLabel('film');
   await film.focus();
   await page.evaluate(hasty);
@@ -210,7 +210,7 @@ visit('what is typed after Enter takes the place of what was stored, and is not 
     return field.inputValue();
   };
   await follow(page, cove);
-  await page.getByRole('button', { name: /^2 Sea, five tints/ }).click();
+  await openCoat(page, /^2 Sea, five tints/);
   assert.equal(await typedOver('film', '1,7', '1.7 mm'), '8');
   await follow(page, '/settings');
   assert.equal(await typedOver('Spare', '12', '12 %'), '8');

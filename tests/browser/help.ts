@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { after, test } from 'node:test';
-import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
+import { chromium, type Browser, type BrowserContext, type Locator, type Page } from 'playwright-core';
 import { freePort } from './port';
 
 const root = new URL('../..', import.meta.url).pathname;
@@ -167,7 +167,12 @@ export async function cupRow(page: Page, name: string): Promise<string[]> {
   return row.getByRole('cell').allInnerTexts();
 }
 
-export const cupMl = async (page: Page, name: string): Promise<number> => Number((await cupRow(page, name))[0]);
+/** Mixed resin in a cup as the piece screen tells it: in its row, or below the coat that stands open in their place. */
+export async function cupMl(page: Page, name: string): Promise<number> {
+  const line = page.getByLabel('Cups of this coat');
+  if (!(await line.isVisible())) return Number((await cupRow(page, name))[0]);
+  return Number(new RegExp(`${name} ([\\d.]+)`).exec(await line.innerText())?.[1]);
+}
 
 /** Waits until a reading is what is wanted; shows the last one when it never is. */
 export async function until<T>(read: () => Promise<T>, good: (value: T) => boolean, what: string): Promise<T> {
@@ -226,4 +231,11 @@ export async function replaced(page: Page): Promise<void> {
   // other words may still stand beside it
   await page.getByRole('listitem').filter({ has: said }).getByRole('button', { name: 'Close toast' }).click();
   await said.waitFor({ state: 'detached' });
+}
+
+/** Opens a coat of the piece screen to what it is planned with, in the place of the cups: chosen first, then opened. */
+export async function openCoat(page: Page, name: RegExp): Promise<Locator> {
+  const row = page.getByRole('region', { name: 'Coats' }).getByRole('button', { name });
+  while ((await row.getAttribute('aria-expanded')) !== 'true') await row.click();
+  return row;
 }

@@ -4,41 +4,10 @@ import { test } from 'node:test';
 import type { Locator, Page } from 'playwright-core';
 import { writeStudio } from '#core/document';
 import { sample } from '../factories';
+import { screens } from './screens';
 import { demoServer, exportStudio, follow, openFile, plainServer, replaced, until, visit } from './help';
 
 const axe = readFileSync(new URL('../../node_modules/axe-core/axe.min.js', import.meta.url), 'utf8');
-const screens = [
-  '/pieces',
-  '/pieces/new',
-  '/pieces/kelp-cove-1',
-  '/pieces/jetty-rail',
-  '/pieces/ferry-tray',
-  '/pieces/kelp-cove-1/print',
-  '/pieces/kelp-cove-1/print?what=template',
-  '/pieces/kelp-cove-1/board',
-  '/pieces/kelp-cove-1/quote',
-  '/tints',
-  '/tints?slope=slack-water&beside=bottle-bank',
-  '/tints?view=white',
-  '/tints/card?slope=slack-water',
-  '/tints/target',
-  '/tints/measure',
-  '/tints/match?slope=slack-water',
-  '/mix',
-  '/mix?with=kelp-cove-1:0,kelp-cove-2:0,kelp-cove-3:0',
-  '/mix/sheet?with=kelp-cove-1:0',
-  '/scale?with=kelp-cove-1:0&batch=0',
-  '/shelf',
-  '/shelf?view=buy',
-  '/shelf?view=used',
-  '/shelf?view=resins',
-  '/shelf?view=colourants',
-  '/shelf?view=cups',
-  '/log',
-  '/log/pour-1',
-  '/settings',
-  '/pour/pour-5',
-];
 
 /** What axe finds serious. It stays in the page over the links of the app, and is put in where it is not. */
 async function serious(page: Page, rules: Record<string, { enabled: boolean }>): Promise<string[]> {

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import type { Page } from 'playwright-core';
-import { follow, until, visit } from './help';
+import { follow, openCoat, until, visit } from './help';
 
 const table = (page: Page, label: string) => page.getByRole('group', { name: label, exact: true });
 const firstCells = (page: Page, label: string, column: number): Promise<string[]> =>
@@ -94,12 +94,11 @@ visit('a quote: hours and materials to a price, by the studio’s own rate, on o
 
 visit('white both ways, the texture of sand, and an additive’s cost beside their coats', {}, async ({ page }) => {
   await follow(page, '/pieces/kelp-cove-1');
-  const coats = page.getByRole('region', { name: 'Coats' });
-  await coats.getByRole('button', { name: /Wave/ }).last().click();
-  await page.getByText(/White by its reach/).waitFor();
+  await openCoat(page, /^3 Wave/);
+  await page.getByText(/for its reach/).waitFor();
   await page.getByRole('combobox', { name: 'cell additive' }).selectOption('silicone');
   await page.getByText(/It costs later: degrease, scuff and seal/).waitFor();
-  await coats.getByRole('button', { name: /^1 Sand/ }).click();
+  await openCoat(page, /^1 Sand/);
   await page.getByRole('combobox', { name: 'texture' }).selectOption('coarse');
   await page.getByText(/by weight; it takes 4[5-9](\.\d)? % of the volume/).waitFor();
 });

@@ -91,7 +91,7 @@ visit('two drops too many: clear rescues the tint, or it is left darker; without
   await page.getByText(/g of clear into Deep\.$/).waitFor();
   await page.getByText('Phthalo blue tint is 2 drops over. This brings Deep back to its tint.').waitFor();
   await page.getByRole('button', { name: 'Leave it darker' }).click();
-  await page.getByText(/^\d+ drops of 1 : \d+ of Turquoise tint into Deep\.$/).waitFor();
+  await page.getByText(/^\d+ drops of Turquoise tint, thinned 1 part in \d+ of clear, into Deep\.$/).waitFor();
   await page
     .getByRole('row', { name: /^Phthalo blue tint/ })
     .first()

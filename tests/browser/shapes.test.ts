@@ -30,7 +30,7 @@ visit('every shape is drawn as it is typed, with its area, and goes on the table
   await page.getByLabel('Name').fill('Groyne plank');
   await page.getByLabel('Length').fill('20 in');
   await page.getByLabel('Width', { exact: true }).fill('18 cm');
-  await page.getByText('Holes', { exact: true }).click();
+  await page.getByText('The rest', { exact: true }).click();
   await page.getByRole('button', { name: 'Add a hole' }).click();
   await page.getByLabel('Hole 1, across').fill('490 mm');
   await page.getByLabel('Down').fill('9 cm');
@@ -56,7 +56,7 @@ visit('a clock that is too thick for its shaft, a canvas too wide: each is said'
   await page.getByLabel('Surface').selectOption('canvas');
   await page.getByText('Brace the canvas from below').waitFor();
   await page.getByRole('button', { name: 'Put it on the table' }).click();
-  await page.getByText('A canvas of 40 cm sags under resin; up to 30 cm holds.').waitFor();
+  await page.getByText('A canvas of 400 mm sags under resin; up to 300 mm holds.').waitFor();
 });
 
 visit('an outline from SVG is scaled by the width that is known, its openings kept', {}, async ({ page }) => {

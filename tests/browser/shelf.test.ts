@@ -64,11 +64,11 @@ visit('a container beyond its content, a density of 5, a price of words: a sente
   await page.keyboard.press('Enter');
   await page.getByText('a part of 0 never cures').waitFor();
   await page.keyboard.press('Escape');
-  await edit('A g/ml: 1.14', '5');
+  await edit('A weighs: 1.14 g/ml', '5');
   await page.getByText('A density of 5 g/ml is outside what can be planned').waitFor();
-  await page.getByRole('textbox', { name: 'A g/ml' }).fill('57.6 g / 50 g');
+  await page.getByRole('textbox', { name: 'A weighs' }).fill('57.6 g / 50 g');
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'A g/ml: 1.15' }).nth(1).waitFor();
+  await page.getByRole('button', { name: 'A weighs: 1.15' }).nth(1).waitFor();
   await edit('colourant limit: 5 %', '0');
   await page.getByText('A limit of 0 % is outside what can be planned').waitFor();
   await page.keyboard.press('Escape');

@@ -3,7 +3,8 @@ import { materials, torched } from '#core/craft';
 import { drawsBackBelow, RECEDING } from '#core/level';
 import { mixedDensity } from '#core/mix';
 import { whiteAmounts } from '#core/plan';
-import { lightnessOf } from '#core/tint';
+import { lightnessOf, solidsShare } from '#core/tint';
+import { writeShare } from '#core/units';
 import type { Finding, Rule } from './finding';
 
 /** Rules about one coat and what lies below and above it. */
@@ -79,6 +80,31 @@ export const sandOverFilm: Rule = ({ plan, write }) => {
     },
   ];
 };
+
+/** Solids past this share of a mix no longer wet through, and it cannot be laid. */
+const PACKED = 0.6;
+
+/** More sand, powder and pigment in a cup than its resin wets. */
+export const solidsPacked: Rule = ({ plan }) =>
+  plan.coats.flatMap(({ coat, cups }): Finding[] => {
+    const density = mixedDensity(plan.means.resins.find((r) => r.id === coat.resinId)!);
+    return cups.flatMap((cup): Finding[] => {
+      const sand = cup.made.sand && !cup.made.sand.pressed ? 1 - cup.made.sand.resinShare : 0;
+      const pigment = solidsShare(cup.made.tint?.recipe ?? [], plan.means.colourants, density);
+      const solids = 1 - (1 - sand) * (1 - pigment);
+      if (solids < PACKED) return [];
+      return [
+        {
+          code: 'solids-packed',
+          severity: 'stop',
+          where: { coatId: coat.id, cup: cup.key },
+          says: `${cup.name} is ${writeShare(solids)} grains, and resin wets up to ${writeShare(PACKED)}.`,
+          why: 'Dry grains stay loose and soft, and never hold.',
+          fix: sand > 0 ? 'Take less sand to its resin, or press the rest in dry.' : 'Take less of its powder, or a stronger colourant.',
+        },
+      ];
+    });
+  });
 
 /** A film spread thinner than what stays spread on its ground. */
 export const filmDrawsBack: Rule = ({ plan, write }) =>

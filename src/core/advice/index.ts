@@ -7,9 +7,10 @@ import type { Facts, Finding, Rule, Severity } from './finding';
 import * as mixing from './mixing';
 import * as prepare from './prepare';
 import * as support from './support';
+import { whiteOffWindow } from './white';
 
 export type { Facts, Finding, Rule, Severity } from './finding';
-export { batchOutlasts, batchSplit, colourantOverOwn, cupTooBig, equalGrams, loadOverLimit, writeStrain } from './mixing';
+export { batchOutlasts, batchSplit, colourantOverOwn, cupTooBig, doseOff, equalGrams, loadOverLimit, writeStrain } from './mixing';
 export { filmOverEdge, foodWithoutClearTop } from './board';
 export {
   coatsShortOfEdge,
@@ -17,11 +18,13 @@ export {
   glazeHidesLacing,
   sandOverFilm,
   siliconeBeforeCoat,
+  solidsPacked,
   torchBesideWood,
   waitsInSamePour,
   whiteTwoWays,
 } from './coats';
-export { curveMeetsHole, curveTangled, drawingAstray, shoreJumps, whiteOffWindow } from './drawing';
+export { curveMeetsHole, curveTangled, drawingAstray, shoreJumps } from './drawing';
+export { sessionAdvice, whiteOffWindow } from './white';
 export { canvasTooLarge, clockDoesNotFit, holeUntaped, overVarnishUnscuffed, rawWoodUnprimed, thinPlySingle } from './prepare';
 
 export { coatLeavesDry, dressingProud, dressingSinks, drySandWetted } from './dressing';
@@ -31,6 +34,7 @@ export { cautionFor } from './cautions';
 const rules: Rule[] = [
   mixing.loadOverLimit,
   mixing.colourantOverOwn,
+  mixing.doseOff,
   mixing.cupTooBig,
   mixing.batchOutlasts,
   mixing.batchSplit,
@@ -42,7 +46,7 @@ const rules: Rule[] = [
   ...Object.values(prepare),
   ...Object.values(coats),
   ...Object.values(dressing),
-  drawing.whiteOffWindow,
+  whiteOffWindow,
   drawing.drawingAstray,
   drawing.curveTangled,
   drawing.curveMeetsHole,

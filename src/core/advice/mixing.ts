@@ -1,6 +1,6 @@
 import { PEAK_STOP, PEAK_WARN } from '#core/cure';
 import type { Resin } from '#core/document';
-import { RATIO_FLAG } from '#core/mix';
+import { isOver, RATIO_FLAG } from '#core/mix';
 import { strainsOf, type Batch, type Strain, type WaitingCup } from '#core/plan';
 import { plain, writeShare, type Writes } from '#core/units';
 import type { Facts, Finding, Rule } from './finding';
@@ -35,7 +35,7 @@ export const loadOverLimit: Rule = ({ plan }) =>
   plan.pours.flatMap(({ batches }, pour) =>
     batches.flatMap(({ cups, resin }) =>
       cups
-        .filter((cup) => cup.load > cup.limit)
+        .filter((cup) => isOver(cup.load, cup.limit))
         .map((cup) => ({
           code: 'load-over-limit',
           severity: 'stop' as const,
@@ -54,7 +54,7 @@ export const colourantOverOwn: Rule = ({ plan }) =>
       cups.flatMap((cup) =>
         cup.doses.flatMap((dose): Finding[] => {
           const limit = plan.means.colourants.find((c) => c.id === dose.colourantId)?.limit;
-          if (limit === undefined || dose.load <= limit || cup.load > cup.limit) return [];
+          if (limit === undefined || !isOver(dose.load, limit) || isOver(cup.load, cup.limit)) return [];
           return [
             {
               code: 'colourant-over-own-limit',
@@ -73,9 +73,54 @@ export const colourantOverOwn: Rule = ({ plan }) =>
 /** What waits in a cup, by weight or by the cup's marks. */
 const amountIn = ({ grams, ml }: WaitingCup, write: Writes): string => write.measure(grams, ml, 0);
 
+/** A dose this many times off is another colour. */
+const OFF = 1.2;
+
+/** A count or a weight that makes a tint much stronger or weaker than it was meant, and the ways out. */
+export const doseOff: Rule = ({ plan }) =>
+  plan.pours.flatMap(({ batches }, pour) =>
+    batches.flatMap(({ cups }) =>
+      cups.flatMap((cup) =>
+        cup.doses.flatMap((dose): Finding[] => {
+          const wanted = cup.made.tint?.recipe.find((p) => p.colourantId === dose.colourantId)?.load ?? 0;
+          const colourant = plan.means.colourants.find((c) => c.id === dose.colourantId);
+          const step = plan.means.scaleStep ?? 0.1;
+          const resinG = cup.parts.aG + cup.parts.bG;
+          const thinned = (dose.letDown ?? 0) + 1;
+          // what is weighed comes out in steps of the scale
+          const made =
+            dose.count === undefined && resinG > 0
+              ? (Math.max(1, Math.round((dose.grams * thinned) / step)) * step) / thinned / resinG
+              : dose.load;
+          if (wanted <= 0 || made <= 0 || !colourant) return [];
+          const times = Math.max(made / wanted, wanted / made);
+          if (times <= OFF + 1e-9) return [];
+          const stronger = made > wanted;
+          const smallest = dose.count === 1 || (dose.count === undefined && stronger);
+          const whole = plan.means.method.fewDrops === 'whole drops';
+          const unit =
+            dose.count === undefined ? 'The least this scale shows' : `${dose.count === 1 ? 'One drop' : `${plain(dose.count, 0)} drops`}`;
+          return [
+            {
+              code: 'dose-off',
+              severity: 'warn',
+              where: { pour, coatId: cup.id.coat, cup: cup.key },
+              says: `${unit} of ${dose.name} ${dose.count !== undefined && dose.count > 1 ? 'make' : 'makes'} ${cup.name} ${plain(times, 1)} times too ${stronger ? 'strong' : 'weak'}.`,
+              why: smallest ? 'The cup is too small for what is counted or weighed into it.' : 'Whole drops come no nearer.',
+              fix: whole
+                ? 'Thin the colourant first (too few drops to count, in Settings), fill a larger cup, or take a weaker one.'
+                : 'Fill a larger cup, or take a weaker colourant.',
+            },
+          ];
+        }),
+      ),
+    ),
+  );
+
 const SOONER = 'Empty it sooner: fewer cups in this pour, a second pair of hands, or a wider vessel.';
 
-function strainFinding(strain: Strain, pour: number, resin: Resin, write: Writes): Finding {
+/** What a strain comes to, for the hand. */
+export function strainFinding(strain: Strain, pour: number, resin: Resin, write: Writes): Finding {
   if (strain.kind === 'outlasts')
     return {
       code: 'batch-outlasts',

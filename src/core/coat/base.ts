@@ -1,4 +1,4 @@
-import { startingWhite } from '#core/craft';
+import { startingFilm, startingWhite } from '#core/craft';
 import type { BaseCoat } from '#core/document';
 import { additiveFor } from './additive';
 import { tintHex } from './colour';
@@ -13,11 +13,11 @@ export const base: Kind<BaseCoat> = {
   over: 'whole',
   laid: 'poured',
   place: 'on the seal',
-  starts: ({ base: own, limit, onShelf }) => ({
+  starts: ({ base: own, limit, resin, onShelf }) => ({
     ...own,
     kind: 'base',
     samePour: false,
-    film: 1,
+    film: startingFilm('base', 'poured', resin),
     tint: onShelf({ ...startingWhite(limit), name: 'Base' }),
   }),
   film: ({ film }) => film,

@@ -1,3 +1,4 @@
+import { startingFilm } from '#core/craft';
 import type { ClearCoat } from '#core/document';
 import { clearOver } from './covering';
 import { cupFor, filmNeed } from './cup';
@@ -10,7 +11,7 @@ export const clear: Kind<ClearCoat> = {
   over: 'whole',
   laid: 'poured',
   place: 'under the tops',
-  starts: ({ base }) => ({ ...base, kind: 'clear', samePour: false, film: 1 }),
+  starts: ({ base, resin }) => ({ ...base, kind: 'clear', samePour: false, film: startingFilm('clear', 'poured', resin) }),
   film: ({ film }) => film,
   cups: (s, coat, regions) => [cupFor(s, coat, 'clear', 'Clear', filmNeed(s, coat, allOf(regions), coat.film))],
   covers: () => clearOver,

@@ -129,7 +129,9 @@ export function cup({ resin, colourants, method, scaleStep, letDowns }: Mixing, 
   const grams = parts.aG + parts.bG;
   const known = (tint?.recipe ?? []).flatMap((p) => {
     const colourant = colourants.find((c) => c.id === p.colourantId);
-    return colourant ? [{ colourant, dose: dose(p, colourant, grams, scaleStep, letDowns?.get(colourant.id)) }] : [];
+    return colourant
+      ? [{ colourant, dose: dose(p, colourant, grams, scaleStep, method.fewDrops === 'whole drops' ? [] : letDowns?.get(colourant.id)) }]
+      : [];
   });
   return {
     id,

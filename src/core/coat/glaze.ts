@@ -1,4 +1,4 @@
-import { startingTints } from '#core/craft';
+import { startingFilm, startingTints } from '#core/craft';
 import type { GlazeCoat } from '#core/document';
 import { additiveFor } from './additive';
 import { tintHex } from './colour';
@@ -17,7 +17,7 @@ export const glaze: Kind<GlazeCoat> = {
     ...base,
     kind: 'glaze',
     samePour: false,
-    film: 0.7,
+    film: startingFilm('glaze', 'spread'),
     tint: onShelf({ ...startingTints[3]!, name: 'Glaze' }),
   }),
   film: ({ film }) => film,

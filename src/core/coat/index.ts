@@ -6,4 +6,5 @@ export { coatName, kindOf, kinds, laidOf, overOf } from './kinds';
 export { awaitedBy, coatNames, groupCoats, isJoined, numbered } from './order';
 export { allOf, regionOfTint } from './region';
 export { pourOf, type Setting, type Site } from './setting';
+export { thinnedIn } from './thinned';
 export { foamOver, gapWidth, waveSection, whiteOf, type WhiteAmounts } from './wave';

@@ -1,4 +1,4 @@
-import type { Coat, Colourant, CupRole, Laid, Method, Over, Tint } from '#core/document';
+import type { Coat, Colourant, CupRole, Laid, Method, Over, Resin, Tint } from '#core/document';
 import type { CoatRegions } from '#core/geometry';
 import type { Rgb } from '#core/tint';
 import type { Cup } from './cup';
@@ -10,6 +10,8 @@ export interface Starting {
   parts: number;
   /** Most colourant its resin takes, a share of A + B. */
   limit: number;
+  /** The resin, where it is known: what its maker states of a film is what a coat of it starts with. */
+  resin: Pick<Resin, 'film'> | undefined;
   /** A starting tint with only what is on the shelf. */
   onShelf: (tint: Tint) => Tint;
 }

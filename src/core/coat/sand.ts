@@ -1,4 +1,4 @@
-import { bulk, GRAIN, SAND_DENSITY } from '#core/craft';
+import { GRAIN, SAND_DENSITY, bulk, startingFilm } from '#core/craft';
 import type { SandCoat } from '#core/document';
 import { mixedDensity, sandShare } from '#core/mix';
 import { sandGround } from '#core/tint';
@@ -22,7 +22,7 @@ export const sand: Kind<SandCoat> = {
   over: 'beach',
   laid: 'spread',
   place: 'under the tops',
-  starts: ({ base }) => ({ ...base, kind: 'sand', samePour: false, film: 2, sandPerResin: 1.5, taper: 24 }),
+  starts: ({ base }) => ({ ...base, kind: 'sand', samePour: false, film: startingFilm('sand', 'spread'), sandPerResin: 1.5, taper: 24 }),
   film: ({ film }) => film,
   cups: (s, coat, regions) => {
     const need = filmNeed(s, coat, coat.over ? allOf(regions) : regions.beach, coat.film);

@@ -1,4 +1,4 @@
-import { startingTints } from '#core/craft';
+import { startingFilm, startingTints } from '#core/craft';
 import type { SeaCoat } from '#core/document';
 import type { CoatRegions } from '#core/geometry';
 import { filmVolume } from '#core/mix';
@@ -37,10 +37,10 @@ export const sea: Kind<SeaCoat> = {
   over: 'sea',
   laid: 'poured',
   place: 'under the tops',
-  starts: ({ base, parts, onShelf }) => {
+  starts: ({ base, parts, resin, onShelf }) => {
     const at = (i: number): number => (parts > 1 ? Math.round((i * (startingTints.length - 1)) / (parts - 1)) : 0);
     const tints = Array.from({ length: parts }, (_, i) => onShelf(startingTints[at(i)]!));
-    return { ...base, kind: 'sea', samePour: true, film: 2, tints };
+    return { ...base, kind: 'sea', samePour: true, film: startingFilm('sea', 'poured', resin), tints };
   },
   film: ({ film }) => film,
   cups,

@@ -1,3 +1,4 @@
+import { startingFilm } from '#core/craft';
 import type { SealCoat } from '#core/document';
 import { clearOver } from './covering';
 import { cupFor, filmNeed } from './cup';
@@ -10,7 +11,7 @@ export const seal: Kind<SealCoat> = {
   over: 'whole',
   laid: 'spread',
   place: 'lowest',
-  starts: ({ base }) => ({ ...base, kind: 'seal', samePour: false, film: 0.5 }),
+  starts: ({ base }) => ({ ...base, kind: 'seal', samePour: false, film: startingFilm('seal', 'spread') }),
   film: ({ film }) => film,
   cups: (s, coat, regions) => [cupFor(s, coat, 'seal', 'Clear for sealing', filmNeed(s, coat, allOf(regions), coat.film))],
   covers: () => clearOver,

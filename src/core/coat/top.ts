@@ -1,3 +1,4 @@
+import { startingCover } from '#core/craft';
 import type { TopCoat } from '#core/document';
 import { clearOver } from './covering';
 import { cupFor, filmNeed } from './cup';
@@ -10,7 +11,7 @@ export const top: Kind<TopCoat> = {
   over: 'whole',
   laid: 'poured',
   place: 'topmost',
-  starts: ({ base }) => ({ ...base, kind: 'top', samePour: false, cover: 0.6 }),
+  starts: ({ base, resin }) => ({ ...base, kind: 'top', samePour: false, cover: startingCover(resin) }),
   film: (coat, { meanFilm }) => meanFilm(coat),
   cups: (s, coat, regions) => [cupFor(s, coat, 'top', 'Clear', filmNeed(s, coat, allOf(regions), s.meanFilm(coat)))],
   covers: () => clearOver,

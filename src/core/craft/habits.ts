@@ -64,6 +64,17 @@ export const handsOn: Drying = {
   mask: 15,
 };
 
+/** Face of the board that the studio's hours are for, mm², and the least a further small one takes of them. */
+const PANEL = 120_000;
+const LEAST = 0.15;
+
+/**
+ * Hands on several boards alike, in those on one: the bench is set up once, and a coaster beside it takes little of what a
+ * panel does. Four coasters take 1.45 times one, four panels four times.
+ * @param areaMm2 face of one
+ */
+export const handsOnSeveral = (count: number, areaMm2: number): number => 1 + (count - 1) * Math.min(1, Math.max(LEAST, areaMm2 / PANEL));
+
 /** The hours a studio's preparation takes. */
 export const dryingOf = (method: Method): Drying => ({ ...startingDrying, ...method.drying });
 

@@ -1,14 +1,17 @@
 /** What the craft knows: its schools, its materials, and the ordinary figures everything starts from. */
 export { bulk, dressingDensity, GRAIN, GRAVEL_DEPTH, materials, primerFilm, SAND_DENSITY } from './boards';
 export { type ColourantKind, colourantKinds, ownLimit } from './colourants';
+export { dabs } from './dabs';
 export { startingDressings } from './dressings';
-export { dryingOf, handsOn, pricingOf, startingMethod, startingPricing } from './habits';
+export { startingCover, startingFilm } from './films';
+export { dryingOf, handsOn, handsOnSeveral, pricingOf, startingMethod, startingPricing } from './habits';
 export { startingColourants, startingResin, startingVessels, vesselsOf } from './materials';
 export {
   additive,
   additiveInto,
   batching,
   beach,
+  fewDrops,
   heat,
   lace,
   laying,

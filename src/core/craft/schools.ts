@@ -134,6 +134,19 @@ export const batching: School<NonNullable<Method['batches']>> = {
   why: 'A large mix heats itself in the cup and can run away.',
 };
 
+export const fewDrops: School<NonNullable<Method['fewDrops']>> = {
+  question: 'too few drops to count',
+  ways: [
+    {
+      value: 'thinned',
+      label: 'thin the colourant first',
+      does: 'One part of it in four to forty-nine of clear, and more drops of that.',
+    },
+    { value: 'whole drops', label: 'whole drops only', does: 'Nothing is thinned; a cup that comes out too strong or too weak says so.' },
+  ],
+  why: 'A small cup wants half a drop, and half a drop cannot be counted.',
+};
+
 export const order: School<'deep to shore' | NonNullable<SeaCoat['order']>> = {
   question: 'order of tints',
   ways: [
@@ -147,8 +160,8 @@ export const order: School<'deep to shore' | NonNullable<SeaCoat['order']>> = {
 export const laying: School<Laid> = {
   question: 'how it is laid',
   ways: [
-    { value: 'poured', label: 'poured, levels itself', does: 'Low places fill first; near 2 mm for a sea.' },
-    { value: 'spread', label: 'spread by hand', does: 'Follows what is below; near 1 mm.' },
+    { value: 'poured', label: 'poured, levels itself', does: 'Low places fill first, and it takes about twice as much.' },
+    { value: 'spread', label: 'spread by hand', does: 'Follows what is below, and is about half as thick.' },
   ],
   why: 'A sea, a base and a clear are poured; a glaze, a seal and sand are spread.',
 };

@@ -1,18 +1,21 @@
 import type { Colourant, Tint } from '#core/document';
 
-/** A slope of five, deep to shore: even steps of lightness at 2 mm over a white ground, turning to turquoise inshore. */
+/**
+ * A slope of five, deep to shore: even steps of lightness at 2 mm over a white ground, turning to turquoise inshore. The shore
+ * is turquoise alone: so pale a cup takes less blue than can be counted.
+ */
 export const startingTints: Tint[] = [
   ['Deep', 0.002239, 0.000249],
   ['Offshore', 0.001218, 0.000406],
   ['Mid', 0.000624, 0.000416],
   ['Shallow', 0.000267, 0.000327],
-  ['Shore', 0.000074, 0.000174],
+  ['Shore', 0, 0.00033],
 ].map(([name, blue, turquoise]) => ({
   name: name as string,
   recipe: [
     { colourantId: 'phthalo-blue', load: blue as number },
     { colourantId: 'turquoise', load: turquoise as number },
-  ],
+  ].filter((part) => part.load > 0),
 }));
 
 /** Only parts whose colourant is on the shelf. */

@@ -28,7 +28,7 @@ function agesOf(resin: Resin, grams: number, ea: number): Stated {
     else high = middle;
   }
   const gelMin = (low + high) / 2;
-  return { gelMin, workingMin: cupAge(course(gelMin), resin.workingMin) };
+  return { gelMin, workingMin: Math.min(gelMin, cupAge(course(gelMin), resin.workingMin)) };
 }
 
 /**

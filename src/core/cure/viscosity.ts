@@ -5,8 +5,8 @@ import { fluidity } from './rate';
 const PACKED = 0.63;
 const EXPONENT = -1.575;
 
-/** How much thicker solids of volume share φ make a mix (Krieger and Dougherty 1959); φ below 0.63. */
-export const thickenedBy = (phi: number): number => (1 - phi / PACKED) ** EXPONENT;
+/** How much thicker solids of volume share φ make a mix (Krieger and Dougherty 1959); from 0.63 on it does not flow at all. */
+export const thickenedBy = (phi: number): number => (phi < PACKED ? (1 - phi / PACKED) ** EXPONENT : Infinity);
 
 /** Growth of ln μ for each equivalent minute: k = ln F / working age. */
 export const thickeningRate = (resin: Pick<Resin, 'workingMin'>, method: Pick<Method, 'thickening'>): number =>

@@ -15,10 +15,10 @@ export interface Windows {
   stirred: number;
   /** Tint lays and blends; later and shorter is still possible. */
   tint: Span;
-  /** White has body and can still be laid. `until` may be before `from`: then it never is. */
-  white: Span;
+  /** White has body and can still be laid, left out where there is none. `until` may be before `from`: then it never is. */
+  white?: Span;
   /** The middle third of that: white holds a crisp edge. */
-  whiteBest: Span;
+  whiteBest?: Span;
   /** Heat still moves the film, up to its working age. */
   heatUntil: number;
   lastMoves: Span;
@@ -42,29 +42,35 @@ export interface WhiteCup {
   minuteOfAge: (age: number) => number;
 }
 
-/**
- * Windows of a batch in a film as warm as its air. The white's thickness is taken at its own cup's age and the film's
- * temperature. White is ready at 1.8 Pa·s and stirred, until the later of 7 Pa·s and ⅔ of the working age, never past
- * the working age.
- * @param air by minutes after A and B met
- */
-export function windowsOf(resin: Resin, method: Method, air: Air, white: WhiteCup): Windows {
-  const clock = filmAgeing(air, resin.refC, method.activationEa);
-  const working = resin.workingMin;
+/** When the white of a batch may be laid, and when it is crispest. */
+function whiteWindow(resin: Resin, method: Method, air: Air, white: WhiteCup): Required<Pick<Windows, 'white' | 'whiteBest'>> {
   /** When the white is so thick: its age for that hangs on how warm the film is by then, so the minute is closed in on. */
   const thick = (pas: number): number => {
     let minute = 0;
     for (let k = 0; k < 4; k++) minute = white.minuteOfAge(ageOfViscosity(resin, method, air(minute), pas, white.multiplier));
     return minute;
   };
+  const past = (share: number): number => white.minuteOfAge(share * resin.workingMin);
   const from = Math.max(resin.stirMin, thick(method.whiteReady));
-  const until = Math.min(Math.max(thick(method.whiteLimit), white.minuteOfAge((2 / 3) * working)), white.minuteOfAge(working));
+  const until = Math.min(Math.max(thick(method.whiteLimit), past(2 / 3)), past(1));
+  return { white: { from, until }, whiteBest: { from: from + (until - from) / 3, until: from + (2 * (until - from)) / 3 } };
+}
+
+/**
+ * Windows of a batch in a film as warm as its air. The white's thickness is taken at its own cup's age and the film's
+ * temperature. White is ready at 1.8 Pa·s and stirred, until the later of 7 Pa·s and ⅔ of the working age, never past
+ * the working age.
+ * @param air   by minutes after A and B met
+ * @param white left out where the batch has none
+ */
+export function windowsOf(resin: Resin, method: Method, air: Air, white?: WhiteCup): Windows {
+  const clock = filmAgeing(air, resin.refC, method.activationEa);
+  const working = resin.workingMin;
   const k = thickeningRate(resin, method);
   return {
     stirred: resin.stirMin,
     tint: { from: resin.stirMin, until: clock(working / 2) },
-    white: { from, until },
-    whiteBest: { from: from + (until - from) / 3, until: from + (2 * (until - from)) / 3 },
+    ...(white && whiteWindow(resin, method, air, white)),
     heatUntil: clock(working),
     lastMoves: { from: clock(0.8 * working), until: clock(working) },
     cellsThreeQuarters: clock(Math.log(4) / k),

@@ -1,5 +1,6 @@
-import { kinds } from '#core/coat';
-import type { Coat, Part, Piece, Tint } from '#core/document';
+import { kinds, laidOf } from '#core/coat';
+import { startingFilm } from '#core/craft';
+import type { Coat, Laid, Part, Piece, Resin, Tint } from '#core/document';
 import { freeId } from './ids';
 
 /** A piece with one coat changed. The change must keep the coat's kind. */
@@ -11,6 +12,17 @@ export const withCoat = (piece: Piece, coatId: string, change: (coat: Coat) => C
 /** A coat’s film, mm. */
 export const withFilm = (piece: Piece, coatId: string, film: number): Piece =>
   withCoat(piece, coatId, (coat) => ('film' in coat ? { ...coat, film } : 'cover' in coat ? { ...coat, cover: film } : coat));
+
+/**
+ * A coat laid another way. A film that is what the way before starts with becomes what this one does; the artist's own stays.
+ */
+export const withLaid = (piece: Piece, coatId: string, laid: Laid, resins: Resin[]): Piece =>
+  withCoat(piece, coatId, (coat) => {
+    if (!('film' in coat)) return coat;
+    const resin = resins.find((r) => r.id === coat.resinId);
+    const asStarted = coat.film === startingFilm(coat.kind, laidOf(coat), resin);
+    return { ...coat, laid, ...(asStarted && { film: startingFilm(coat.kind, laid, resin) }) };
+  });
 
 /** A piece with one tint of a coat changed. @param index of the tint among the coat's */
 export const withTint = (piece: Piece, coatId: string, index: number, change: (tint: Tint) => Tint): Piece =>

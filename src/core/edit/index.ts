@@ -10,6 +10,7 @@ export {
   withCoatOrder,
   withCoatTwice,
   withFilm,
+  withLaid,
   withLoad,
   withoutCoat,
   withTint,

@@ -22,13 +22,16 @@ export interface BoardAnswers {
   resinId: string;
 }
 
-/** The answers a new board starts from: an ordinary panel, primed. */
-export const startingBoard = (resinId: string): BoardAnswers => ({
+/** Boards are sold in round sizes of where they are sold, mm: 400 × 300 × 18, or 16 × 12 × ¾ in. */
+const panels = { metric: [400, 300, 18], inches: [406.4, 304.8, 19.05] } as const;
+
+/** The answers a new board starts from: an ordinary panel, primed. @param sold in which sizes boards are sold there */
+export const startingBoard = (resinId: string, sold: keyof typeof panels = 'metric'): BoardAnswers => ({
   name: '',
   count: 1,
   use: 'wall',
-  shape: { kind: 'rectangle', width: 400, height: 300 },
-  thickness: 18,
+  shape: { kind: 'rectangle', width: panels[sold][0], height: panels[sold][1] },
+  thickness: panels[sold][2],
   surface: { material: 'raw wood', primer: 'gesso', primerCoats: 3 },
   edge: 'run over',
   resinId,
@@ -42,8 +45,14 @@ export function startingCoat(
   parts: number,
   { colourants, resins }: Pick<Studio, 'colourants' | 'resins'>,
 ): Coat {
-  const limit = resins.find((r) => r.id === resinId)?.loadLimit ?? 0.06;
-  return kinds[kind].starts({ base: { id: coatId, resinId }, parts, limit, onShelf: (tint) => onShelf(tint, colourants) });
+  const resin = resins.find((r) => r.id === resinId);
+  return kinds[kind].starts({
+    base: { id: coatId, resinId },
+    parts,
+    limit: resin?.loadLimit ?? 0.06,
+    resin,
+    onShelf: (tint) => onShelf(tint, colourants),
+  });
 }
 
 /** A new piece: the board as answered, a starting sea fitted to it, and the coats of a first pour with a top; sand where there is a beach. */

@@ -1,5 +1,5 @@
 import { boxOf, type Hole, type Outline, type Shape } from '#core/document';
-import { areaOf, cleaned, outersOf, toRings, type Paths } from './clip';
+import { areaOf, cleaned, toRings, type Paths } from './clip';
 import { ellipseRim } from './shapes/ellipse';
 import { heartArea, heartRim, heartRing } from './shapes/heart';
 import { plankArea, plankRim, plankRing } from './shapes/plank';
@@ -73,7 +73,8 @@ function formulaOf(shape: Exclude<Shape, Outline>, ring: Ring): { area: number; 
   }
 }
 
-/** A shape's face: its polygons, mm, its area before holes are taken out, mm², and the length of its outer rim, mm. */
+/** A shape's face: its polygons, mm, its area before holes are taken out, mm², and the length of its rim, mm, that of
+ * its openings with it. */
 export interface Measured {
   rings: Ring[];
   area: number;
@@ -90,8 +91,9 @@ export function measured(shape: Shape): Measured {
     return { rings: [ring], ...formulaOf(shape, ring) };
   }
   const paths = facePaths(shape);
-  const rim = toRings(outersOf(paths)).reduce((sum, ring) => sum + ringLength(ring), 0);
-  return { rings: toRings(paths), area: areaOf(paths), rim };
+  const rings = toRings(paths);
+  // resin runs over the edge of an opening as it does over the outer one
+  return { rings, area: areaOf(paths), rim: rings.reduce((sum, ring) => sum + ringLength(ring), 0) };
 }
 
 /** What open holes leave of an area, mm². Holes are taken to lie inside and apart. */
@@ -101,5 +103,5 @@ export const withoutHoles = (area: number, holes: Hole[]): number =>
 /** Area of a shape's face without its open holes, mm². */
 export const outlineArea = (shape: Shape, holes: Hole[] = []): number => withoutHoles(measured(shape).area, holes);
 
-/** Length of a shape's outer rim, mm, as exact as its area. */
+/** Length of a shape's rim, mm, that of its openings with it, as exact as its area. */
 export const rimLength = (shape: Shape): number => measured(shape).rim;

@@ -13,8 +13,9 @@ export {
   splitByWeight,
   volumeWeighedError,
 } from './ratio';
-export { dose, type Dose, dropsFor, letDownFor, type LetDowns, letDownsOf, totalLoad } from './load';
+export { dose, type Dose, dropsFor, isOver, letDownFor, type LetDowns, letDownsOf, totalLoad } from './load';
 export { roundedToMarks, roundedToScale, unscraped } from './rounded';
 export { densityFromWater, fillHeight, markFromWater, vesselFor, waterDensity } from './vessel';
 export { exampleMarks, exampleWeights, readDensity, readDrop, readMarks, writeDrop, writeMarks } from './measured';
 export { proportioned } from './proportion';
+export { DOSES, readDose, type DoseInto } from './typed-dose';

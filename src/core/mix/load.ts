@@ -2,7 +2,7 @@ import type { Colourant, Part, Resin } from '#core/document';
 import { mixedDensity } from './ratio';
 
 /** Let-downs in clear, 1 part of colourant to so many of clear. */
-const LET_DOWNS = [4, 9, 19];
+const LET_DOWNS = [4, 9, 19, 49];
 /** What cups may share of them: one, else two. */
 const LET_DOWN_SETS: number[][] = [...LET_DOWNS.map((n) => [n]), ...LET_DOWNS.flatMap((a, i) => LET_DOWNS.slice(i + 1).map((b) => [a, b]))];
 const FEWEST_DROPS = 3;
@@ -45,9 +45,9 @@ function letDownOf(amount: number, { least, most }: Reach, offered: readonly num
   return enough.find((n) => amount * (n + 1) <= most) ?? enough[0] ?? offered.at(-1)!;
 }
 
-/** The let-down that brings a count under three to between 3 and 20, if one does. */
+/** The let-down that brings a count under three to between 3 and 20, if one does; none where none is offered. */
 export const letDownFor = (drops: number, offered: readonly number[] = LET_DOWNS): number | undefined =>
-  drops <= 0 || drops >= FEWEST_DROPS ? undefined : letDownOf(drops, DROPS, offered);
+  drops <= 0 || drops >= FEWEST_DROPS || !offered.length ? undefined : letDownOf(drops, DROPS, offered);
 
 /**
  * Let-downs of one colourant that several cups share: one where it does for all of them, else the two that do best.
@@ -91,14 +91,14 @@ export function letDownsOf(needs: { part: Part; colourant: Colourant; resinG: nu
  * that would be too little.
  * @param resinG A + B in the cup, g
  * @param stepG  of the scale, g
- * @param offered let-downs that may be used, the strongest first
+ * @param offered let-downs that may be used, the strongest first; none for whole drops only
  */
 export function dose(part: Part, colourant: Colourant, resinG: number, stepG = 0.1, offered: readonly number[] = LET_DOWNS): Dose {
   const grams = part.load * resinG;
   const base = { colourantId: colourant.id, name: colourant.name, ml: grams / colourant.density };
   if (resinG === 0) return { ...base, grams, load: part.load };
   if (colourant.dropMl === undefined) {
-    if (grams <= 0 || grams >= WEIGHED_STEPS * stepG) return { ...base, grams, load: part.load };
+    if (grams <= 0 || grams >= WEIGHED_STEPS * stepG || !offered.length) return { ...base, grams, load: part.load };
     return { ...base, grams, letDown: letDownOf(grams, weighedReach(stepG), offered), load: part.load };
   }
   const drops = dropsFor(part.load, resinG, { density: colourant.density, dropMl: colourant.dropMl });
@@ -108,6 +108,9 @@ export function dose(part: Part, colourant: Colourant, resinG: number, stepG = 0
   const counted = count * strength * colourant.dropMl * colourant.density;
   return { ...base, grams: counted, ml: counted / colourant.density, drops, count, ...(letDown && { letDown }), load: counted / resinG };
 }
+
+/** Whether a load is past a limit: parts that add up to just the limit are not, whatever binary makes of their sum. */
+export const isOver = (load: number, limit: number): boolean => load > limit * (1 + 1e-9);
 
 /** All colourants of a cup together, as a fraction of A + B in the measure the maker's limit is stated in. */
 export function totalLoad(parts: { load: number; density: number }[], resin: Resin): number {

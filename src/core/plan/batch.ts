@@ -67,7 +67,6 @@ export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = 
 
   const course = (volume: number, untilAge?: number, own?: Care): CupCourse => courses.of(volume, density, resin, bench, untilAge, own);
   const white = cups.find((c) => c.id.role === 'white');
-  // without a white the window is that of a 10 ml cup of clear, so the clock can still be read
   const whiteMl = white?.ml ?? 10;
   const whiteCourse = course(whiteMl, resin.workingMin);
   const multiplier = white ? method.whitePaste * thickenedBy(solidsShare(white.made.tint?.recipe ?? [], colourants, density)) : 1;
@@ -94,7 +93,7 @@ export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = 
     grams: parts.aG + parts.bG,
     weighedError: volumeWeighedError(resin),
     white: { course: whiteCourse, multiplier, ml: whiteMl },
-    windows: windowsOf(resin, method, air, { multiplier, minuteOfAge: (age) => cupMinuteOfAge(whiteCourse, age) }),
+    windows: windowsOf(resin, method, air, white && { multiplier, minuteOfAge: (age) => cupMinuteOfAge(whiteCourse, age) }),
     waiting: [
       ...(cups.length > 1 ? [waits('the mixing cup', ml)] : []),
       ...(fullest ? [waits(`the cup “${fullest.name}”`, fullest.ml, cups.length > 1 ? fullest.key : undefined)] : []),

@@ -1,5 +1,5 @@
 import type { Resin } from '#core/document';
-import { letDownsOf } from '#core/mix';
+import { letDownsOf, type LetDowns } from '#core/mix';
 import type { CoatPlan } from './coats';
 import type { Bench } from './means';
 import { cup, needTogether, numbered, type Cup, type Serve } from '#core/coat';
@@ -89,7 +89,7 @@ export function joinCups(coats: CoatPlan[], resins: Resin[], bench: Omit<Bench, 
     for (const o of like) joined.set(o, { cup: one, resin: like[0]!.resin });
   }
   const all = [...new Map([...joined.values()].map((j) => [j.cup.key, j])).values()];
-  const letDowns = letDownsOf(wantsOf(all, bench), scaleStep);
+  const letDowns: LetDowns = method.fewDrops === 'whole drops' ? new Map() : letDownsOf(wantsOf(all, bench), scaleStep);
   const shared: Bench = { ...bench, letDowns };
   const names = named(
     all.map((j) => j.cup),

@@ -26,7 +26,12 @@ export function mixedTogether(coats: CoatPlan[], resins: Resin[], bench: Omit<Be
   const late = whites.find((step) => {
     const { white } = result.batches[step.batch]!.windows;
     const first = whites.find((w) => w.batch === step.batch);
-    return (first !== step || standsAlone(coats, step, bench.method)) && white.until > white.from && isPast(step.at - step.mixedAt, white);
+    return (
+      white &&
+      white.until > white.from &&
+      (first !== step || standsAlone(coats, step, bench.method)) &&
+      isPast(step.at - step.mixedAt, white)
+    );
   });
   const at = late ? coats.findIndex((c) => c.piece.id === late.id.piece && c.coat.id === late.id.coat) : -1;
   if (at < 0 || coats[at]!.coat.ownBatch) return result;

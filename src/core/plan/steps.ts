@@ -4,7 +4,7 @@ import { tapeOff } from '#core/prepare';
 import type { Batch } from './batch';
 import { setWith, type CoatPlan } from './coats';
 import type { Bench } from './means';
-import { dropsOf, gapWidth, overOf, type Cup, type Serve } from '#core/coat';
+import { dropsOf, gapWidth, overOf, thinnedIn, type Cup, type Serve } from '#core/coat';
 import { looseGrams } from './loose';
 
 /** One thing to do at the bench. Minutes count from the first meeting of A and B in the pour. */
@@ -68,9 +68,19 @@ class Session {
     const { resin, cups } = this.batches[batch]!;
     const pieces = new Map(cups.flatMap((c) => c.serves.map((s) => [s.piece.id, s.piece] as const)));
     this.add(batch, { id: { does: 'mix', batch }, boards: [...pieces.values()].map(boardsOf) });
-    this.now += resin.stirMin + this.bench.method.colourMinPerCup * cups.filter((c) => c.doses.length || c.sandG).length;
+    this.now += resin.stirMin;
+    this.#thin(batch);
+    this.now += this.bench.method.colourMinPerCup * cups.filter((c) => c.doses.length || c.sandG).length;
     this.#helpEvery(batch);
     return batch;
+  }
+
+  /** Colourants that cups want too little of are thinned in some of the clear first, once for all of them. */
+  #thin(batch: number): void {
+    const thin = thinnedIn(this.batches[batch]!.cups);
+    if (!thin.length) return;
+    this.now += (this.bench.method.colourMinPerCup / 2) * thin.length;
+    this.add(batch, { id: { does: 'thin', batch }, thin });
   }
 
   /** Additive that goes into tints too goes into all cups of a mixing as they are coloured. */
@@ -188,8 +198,8 @@ function layWave(session: Session, plan: CoatPlan, pour: CoatPlan[]): void {
   const shared = { boards, wave, coat: { name, kind: coat.kind, film }, ...(loose && { loose }) };
   const own = { piece: piece.id, coat: coat.id };
 
-  const { windows } = session.batches[batch]!;
-  const ready = windows.white.until > windows.white.from ? Math.ceil(windows.whiteBest.from) : windows.stirred;
+  const { white: open, whiteBest, stirred } = session.batches[batch]!.windows;
+  const ready = open && whiteBest && open.until > open.from ? Math.ceil(whiteBest.from) : stirred;
   // what goes into every cup went in as they were coloured
   const drops = coat.additiveInto === 'every cup' ? 0 : dropsOf(coat);
   const whiteFirst = coat.under === 'white first';

@@ -8,7 +8,7 @@ import type { Step } from './steps';
 const FILL = 0.3;
 
 /** What is done with a mix while it can be worked: heat is the last, and all that comes later waits for the film. */
-const WORK = new Set(['mix', 'pour', 'press', 'additive', 'line', 'white', 'rest', 'flick', 'heat']);
+const WORK = new Set(['mix', 'thin', 'pour', 'press', 'additive', 'line', 'white', 'rest', 'flick', 'heat']);
 
 /** Steps that use a batch while it must be workable. */
 const own = (steps: Step[], index: number): Step[] => steps.filter((s) => s.batch === index && WORK.has(s.id.does));

@@ -9,7 +9,7 @@ const rounded = ({ from, until }: { from: number; until: number }) => ({ from: r
 
 function toldBatch({ resin, ml, parts, windows, cups, white }: Batch, at: number): ToldBatch {
   const hasWhite = cups.some((c) => c.id.role === 'white');
-  const open = hasWhite && windows.white.until > windows.white.from;
+  const { white: span, whiteBest } = windows;
   return {
     resinId: resin.id,
     resin: resin.name,
@@ -20,7 +20,7 @@ function toldBatch({ resin, ml, parts, windows, cups, white }: Batch, at: number
     bMl: r(parts.bMl),
     aG: r(parts.aG),
     bG: r(parts.bG),
-    ...(open && { white: rounded(windows.white), whiteBest: rounded(windows.whiteBest) }),
+    ...(span && whiteBest && span.until > span.from && { white: rounded(span), whiteBest: rounded(whiteBest) }),
     lastMoves: rounded(windows.lastMoves),
     heatUntil: r(windows.heatUntil),
     ...(hasWhite && { whiteCup: { ml: r(white.ml), multiplier: r(white.multiplier) } }),
@@ -62,6 +62,7 @@ export function tell({ chosen, batches, steps, coats }: Together, roomC: number)
     uses: step.uses.map((u) => ({ ...u, ml: r(u.ml), boards: u.boards.map((b) => ({ ...b, ml: r(b.ml) })) })),
     ...(step.area !== undefined && { area: r(step.area) }),
     ...(step.grams !== undefined && { grams: r(step.grams) }),
+    ...(step.thin && { thin: step.thin.map((t) => ({ ...t, grams: Math.round(t.grams * 1e6) / 1e6, clearMl: r(t.clearMl) })) }),
     ...(step.coat && { coat: { ...step.coat, film: r(step.coat.film) } }),
   }));
   return {

@@ -1,5 +1,5 @@
 import type { Told, ToldStep } from '#core/document';
-import { mixed, poured, pressed, strewn } from './words/films';
+import { mixed, poured, pressed, strewn, thinned } from './words/films';
 import { covered, dressed, peeled, sidesCoated } from './words/last';
 import type { Writes } from '#core/units';
 import { amountOf, type Said, type Words } from './words/said';
@@ -11,6 +11,8 @@ function saidOf(step: ToldStep, told: Told, write: Writes): Said {
   switch (step.id.does) {
     case 'mix':
       return mixed(step, told, write);
+    case 'thin':
+      return thinned(step, told, write);
     case 'pour':
       return poured(step, told, write);
     case 'press':
@@ -44,7 +46,7 @@ function saidOf(step: ToldStep, told: Told, write: Writes): Said {
 function boardWords({ boards, id }: ToldStep, told: Told): string | undefined {
   const pieces = new Set(told.coats.map((c) => c.piece));
   const [first] = boards;
-  if (!first || id.does === 'mix') return undefined;
+  if (!first || id.does === 'mix' || id.does === 'thin') return undefined;
   if (pieces.size > 1) return boards.map((b) => (b.count > 1 ? `${b.name}, each of ${b.count}` : b.name)).join('; ');
   return first.count > 1 && id.does !== 'cover' && id.does !== 'dress' ? `On each of the ${first.count} boards.` : undefined;
 }

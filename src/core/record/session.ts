@@ -22,7 +22,14 @@ function stepsOf(event: PourEvent, { steps, cups }: Told, doneAt: Map<string, nu
       return steps.filter((s) => stepKey(s.id) === stepKey(event.step));
     case 'poured': {
       const cup = cups.find((c) => c.was === event.cup);
-      return cup ? steps.filter((s) => s.id.does === 'pour' && s.uses.some((u) => cupKey(u.cup) === cupKey(cup.id))) : [];
+      // the version before told no thinning: a cup that was poured had been coloured
+      return cup
+        ? steps.filter(
+            (s) =>
+              (s.id.does === 'thin' && s.batch === cup.batch) ||
+              (s.id.does === 'pour' && s.uses.some((u) => cupKey(u.cup) === cupKey(cup.id))),
+          )
+        : [];
     }
     case 'white laid':
       // the version before laid clear and white in one step

@@ -53,8 +53,7 @@ function batchReport(batch: Batch, write: Writes) {
     windowsMin: {
       stirred: r(w.stirred),
       tint: span(w.tint),
-      white: span(w.white),
-      whiteBest: span(w.whiteBest),
+      ...(w.white && w.whiteBest && { white: span(w.white), whiteBest: span(w.whiteBest) }),
       heatUntil: r(w.heatUntil),
       lastMoves: span(w.lastMoves),
       shells: span(w.shells),

@@ -14,7 +14,13 @@ export const slopesReport = (studio: Studio) =>
       filmMm: r(slope.film),
       over: slope.ground,
       cups: solved.cups.map((cup) => {
-        const made = counted(cup.recipe, means.colourants, cup.cup.ml * mixedDensity(means.resin), studio.settings.scaleStep);
+        const made = counted(
+          cup.recipe,
+          means.colourants,
+          cup.cup.ml * mixedDensity(means.resin),
+          studio.settings.scaleStep,
+          studio.method.fewDrops === 'whole drops',
+        );
         return {
           cup: cup.cup.name,
           ml: r(cup.cup.ml),

@@ -1,3 +1,4 @@
+import { handsOnSeveral } from '#core/craft';
 import type { Method, Pricing } from '#core/document';
 import type { PiecePlan } from '#core/plan';
 import { workAfter, workBefore } from '#core/prepare';
@@ -35,7 +36,7 @@ export interface Quote {
 export function hoursOf(plan: PiecePlan, method: Method, { setUpMin, cleanUpMin }: Pricing): Hours[] {
   const hands = (does: string, works: { hands: number }[]): Hours => ({
     does,
-    hours: plan.piece.count * works.reduce((sum, w) => sum + w.hands, 0),
+    hours: handsOnSeveral(plan.piece.count, plan.area) * works.reduce((sum, w) => sum + w.hands, 0),
   });
   return [
     hands('Preparing', workBefore(plan.piece, method)),

@@ -35,18 +35,20 @@ export interface Bottle {
   colourants: Colourant[];
   /** Reading step of the scale for what is weighed, g. */
   scaleStep: number;
+  /** Whole drops only, and nothing thinned. */
+  whole?: boolean;
 }
 
 const of = (recipe: Part[], id: string): number => recipe.find((p) => p.colourantId === id)?.load ?? 0;
 const idsOf = (cups: WantedCup[]): string[] => [...new Set(cups.flatMap((c) => c.recipe.map((p) => p.colourantId)))];
 
 /** Brings what is in the cup up to a wanted recipe: what is added, and the recipe it then has. */
-function toppedUp(now: Part[], wanted: Part[], ids: string[], resinG: number, { colourants, scaleStep }: Bottle) {
+function toppedUp(now: Part[], wanted: Part[], ids: string[], resinG: number, { colourants, scaleStep, whole }: Bottle) {
   const add: Dose[] = [];
   const recipe = ids.flatMap((id): Part[] => {
     const colourant = colourants.find((c) => c.id === id);
     const lacks = of(wanted, id) - of(now, id);
-    const more = colourant && lacks > 0 ? measurable({ colourantId: id, load: lacks }, colourant, resinG, scaleStep) : undefined;
+    const more = colourant && lacks > 0 ? measurable({ colourantId: id, load: lacks }, colourant, resinG, scaleStep, whole) : undefined;
     if (more) add.push(more);
     const load = of(now, id) + (more?.load ?? 0);
     return load > 0 ? [{ colourantId: id, load }] : [];

@@ -15,6 +15,8 @@ export interface MatchIn {
   /** A + B in the cup, and the reading step of the scale, g. */
   resinG: number;
   scaleStep: number;
+  /** Whole drops only, and nothing thinned. */
+  whole?: boolean;
 }
 
 /** A tint that can be made, whole drops and all, and how far it is from what was wanted (CIEDE2000). */
@@ -108,9 +110,9 @@ function bestOf(ids: string[], target: Rgb, { resin, colourants, film, ground }:
 }
 
 /** A recipe counted so that what is rounded up does not carry it over a limit: then it is counted from a little less. */
-function countedWithin(recipe: Part[], { resin, colourants, resinG, scaleStep }: MatchIn): Counted {
+function countedWithin(recipe: Part[], { resin, colourants, resinG, scaleStep, whole }: MatchIn): Counted {
   for (let share = 1; share > 0; share -= 0.02) {
-    const made = counted(scaled(recipe, share), colourants, resinG, scaleStep);
+    const made = counted(scaled(recipe, share), colourants, resinG, scaleStep, whole);
     if (!made.recipe.length || mostOf(made.recipe, resin, colourants) >= 1 - 1e-9) return made;
   }
   return { doses: [], recipe: [] };

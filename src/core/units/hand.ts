@@ -21,6 +21,7 @@ export function writesIn(units: Units) {
     byScale: measure === 'scale',
     length: (mm: number): string => write.writeLength(mm, length),
     fine: (mm: number, digits?: number): string => write.writeFine(mm, length, digits),
+    fineFigure: (mm: number): string => write.fineFigure(mm, length),
     film: (mm: number): string => write.writeFine(mm, length, 2),
     run: (mm: number): string => write.writeRun(mm, length),
     area: (mm2: number): string => write.writeArea(mm2, length),

@@ -36,12 +36,14 @@ export function lengthFigure(mm: number, unit: LengthUnit): string {
 /** mm → "400 mm", "40 cm" or "15 3/4 in". */
 export const writeLength = (mm: number, unit: LengthUnit): string => `${lengthFigure(mm, unit)} ${unit}`;
 
-/** A small thickness or height, mm → "1.5 mm", "0.15 cm" or "0.06 in": finer than a rule shows it. */
-export function writeFine(mm: number, unit: LengthUnit, digits = 1): string {
+/** A small thickness or height, finer than a rule shows it: mm → "1.5", "0.15" or "0.059". */
+export function fineFigure(mm: number, unit: LengthUnit, digits = 1): string {
   const value = inUnit(length, mm, unit);
-  const decimals = unit === 'in' ? (digits > 1 || Math.abs(value) < 0.095 ? 3 : 2) : digits + (unit === 'cm' ? 1 : 0);
-  return `${plain(value, decimals)} ${unit}`;
+  return plain(value, unit === 'in' ? (digits > 1 || Math.abs(value) < 0.095 ? 3 : 2) : digits + (unit === 'cm' ? 1 : 0));
 }
+
+/** The same with its unit: "1.5 mm", "0.15 cm" or "0.059 in". */
+export const writeFine = (mm: number, unit: LengthUnit, digits = 1): string => `${fineFigure(mm, unit, digits)} ${unit}`;
 
 /** A run of rim or shore, mm → "1.4 m" or "4.6 ft". */
 export const writeRun = (mm: number, unit: LengthUnit): string =>

@@ -21,6 +21,8 @@
     /** On a line with its label; `tight` with room for a length. */
     narrow?: boolean;
     tight?: boolean;
+    /** Under a quiet label, as wide as its place: one of many choices side by side. */
+    small?: boolean;
   }
   let {
     label,
@@ -32,6 +34,7 @@
     insist = false,
     narrow = false,
     tight = false,
+    small = false,
     ...rest
   }: Props = $props();
 
@@ -49,11 +52,11 @@
 </script>
 
 <div class={narrow ? 'flex flex-wrap items-center gap-x-2' : ''}>
-  <label for={id} class={narrow ? 'text-[13px] text-soft' : 'mb-0.5 block text-[13px] font-semibold'}>{label}</label>
+  <label for={id} class="text-[13px] {narrow ? 'text-soft' : small ? 'block text-soft' : 'mb-0.5 block font-semibold'}">{label}</label>
   <input
     bind:this={input}
     {id}
-    class="input {narrow ? `${tight ? 'w-21! px-2!' : 'w-32!'} min-h-7!` : ''}"
+    class="input {narrow ? `${tight ? 'w-21! px-2!' : 'w-32!'} min-h-7!` : small ? 'min-h-7! px-2!' : ''}"
     bind:value={text}
     onchange={leave}
     aria-invalid={says ? 'true' : undefined}
@@ -64,6 +67,6 @@
   {#if says}
     <p id="{id}-says" class="mt-0.5 basis-full text-[13px] text-buoy" role="alert">{says}</p>
   {:else if hint}
-    <p id="{id}-says" class="text-[13px] text-soft {narrow ? '' : 'mt-0.5'}">{hint}</p>
+    <p id="{id}-says" class="text-[13px] text-soft {narrow || small ? 'leading-tight' : 'mt-0.5'}">{hint}</p>
   {/if}
 </div>

@@ -12,17 +12,19 @@
     /** What it is, as its sentence says it when it is out of range. */
     what: string;
     hint?: string;
+    small?: boolean;
     commit: (mm: number) => Promise<boolean | void>;
   }
-  let { label, value, range, what, hint, commit }: Props = $props();
+  let { label, value, range, what, hint, small = false, commit }: Props = $props();
 
   const unit = $derived(shared.settings?.length ?? 'mm');
   const write = (mm: number): string => shared.write.length(mm);
 </script>
 
 <LiveField
-  narrow
-  tight
+  narrow={!small}
+  tight={!small}
+  {small}
   {label}
   {value}
   {hint}

@@ -19,8 +19,9 @@
     hint?: string | undefined;
     narrow?: boolean;
     tight?: boolean;
+    small?: boolean;
   }
-  let { label, value, shows, read, commit, hint, narrow = false, tight = false }: Props = $props();
+  let { label, value, shows, read, commit, hint, narrow = false, tight = false, small = false }: Props = $props();
 
   let typed = $state<string>();
   let input = $state<HTMLInputElement>();
@@ -41,4 +42,14 @@
   }
 </script>
 
-<Field {label} {read} {hint} {narrow} {tight} commit={store} bind:input bind:text={() => typed ?? shows, (text) => (typed = text)} />
+<Field
+  {label}
+  {read}
+  {hint}
+  {narrow}
+  {tight}
+  {small}
+  commit={store}
+  bind:input
+  bind:text={() => typed ?? shows, (text) => (typed = text)}
+/>

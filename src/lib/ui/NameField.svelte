@@ -4,9 +4,10 @@
     label: string;
     value: string;
     placeholder?: string;
+    small?: boolean;
     commit: (value: string) => unknown;
   }
-  let { label, value, placeholder = '', commit }: Props = $props();
+  let { label, value, placeholder = '', small = false, commit }: Props = $props();
 
   let typed = $state<string>();
   function keep() {
@@ -16,8 +17,8 @@
   }
 </script>
 
-<label class="flex items-center gap-2 text-[13px] text-soft">
-  <span class="w-22 shrink-0">{label}</span>
+<label class="text-[13px] text-soft {small ? 'block' : 'flex items-center gap-2'}">
+  <span class={small ? '' : 'w-22 shrink-0'}>{label}</span>
   <input
     class="input min-h-7! min-w-0 grow text-ink"
     maxlength="80"

@@ -11,12 +11,14 @@
 <div class="text-[13px]">
   <div class="flex items-baseline justify-between gap-2">
     <label for={id} class="text-soft">{school.question}</label>
-    <button
-      type="button"
-      class="text-soft underline"
-      aria-expanded={open}
-      aria-label="Why: {school.question}"
-      onclick={() => (open = !open)}>why</button
+    <span class="whitespace-nowrap text-soft"
+      >{value === school.ways[0]!.value ? 'usual, ' : ''}<button
+        type="button"
+        class="underline"
+        aria-expanded={open}
+        aria-label="Why: {school.question}"
+        onclick={() => (open = !open)}>why</button
+      ></span
     >
   </div>
   <select
@@ -25,7 +27,8 @@
     {value}
     onchange={(e) => onchange(e.currentTarget.value as T)}
     aria-describedby={open ? `${id}-why` : undefined}
-    >{#each school.ways as w, i (w.value)}<option value={w.value}>{w.label}{i === 0 ? ' (usual)' : ''}</option>{/each}</select
+    >{#each school.ways as w, i (w.value)}<option value={w.value}>{w.label}{i === 0 && value !== w.value ? ' (usual)' : ''}</option
+      >{/each}</select
   >
   {#if open}<p id="{id}-why" class="mt-0.5 text-soft">{way.does} The usual: {school.ways[0]!.label}. {school.why}</p>{/if}
 </div>

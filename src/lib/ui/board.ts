@@ -1,11 +1,9 @@
-import { boxOf, type Piece, type Settings, type Shape } from '#core/document';
+import { boxOf, type Piece, type Shape } from '#core/document';
 import { materials } from '#core/craft';
-import { inUnit, length, plain } from '#core/units';
+import { lengthFigure, type LengthUnit, type Writes } from '#core/units';
 
-const digits = { mm: 0, cm: 1, in: 2 };
-
-const measures = (shape: Shape, unit: Settings['length']): string => {
-  const write = (mm: number): string => plain(inUnit(length, mm, unit), digits[unit]);
+const measures = (shape: Shape, unit: LengthUnit): string => {
+  const write = (mm: number): string => lengthFigure(mm, unit);
   const [width, height] = boxOf(shape);
   return shape.kind === 'round' ? write(shape.diameter) : `${write(width)} × ${write(height)}`;
 };
@@ -28,10 +26,10 @@ const primerWords = (piece: Piece): string => {
 };
 
 /** The board in one line: "panel 400 × 300 × 18 mm, raw wood, gesso × 3 · sea runs over the edges". */
-export function writeBoard(piece: Piece, settings: Settings): string {
-  const unit = settings.length;
+export function writeBoard(piece: Piece, { units }: Pick<Writes, 'units'>): string {
+  const unit = units.length;
   const count = piece.count > 1 ? `${piece.count} × ` : '';
-  const size = `${measures(piece.shape, unit)} × ${plain(inUnit(length, piece.thickness, unit), digits[unit] + (unit === 'mm' ? 0 : 1))} ${unit}`;
+  const size = `${measures(piece.shape, unit)} × ${lengthFigure(piece.thickness, unit)} ${unit}`;
   const material = materials[piece.surface.material].label.split(',')[0]!.toLowerCase();
   const kind = piece.clock ? 'clock face' : shapes[piece.shape.kind];
   return `${count}${kind} ${size}, ${material}, ${primerWords(piece)} · ${edges[piece.edge]}`;

@@ -90,14 +90,21 @@ test('a white that is laid in the last minute of its window is on time: nothing 
   const quick = resins.find((r) => r.name === 'Quick recoat')!;
   const studio = { ...emptyStudio(), resins: [quick] };
   const answers = { ...startingBoard(quick.id), name: 'New', shape: shapes[0]!, count: 4 };
-  const means = { resins: [quick], colourants: studio.colourants, method, air: steady(24) };
   const p = startingPiece('new', answers, studio, 'corner cove');
-  const { steps, batches } = planner.plan(p, means).pours.find(({ coats }) => coats.some((c) => c.coat.kind === 'wave'))!;
-  const white = steps.find((s) => s.id.does === 'white')!;
-  const { until } = batches[white.batch]!.windows.white;
-  const at = white.at - white.mixedAt;
-  assert.ok(at > until && at < until + 0.5, `laid at ${at}, until ${until}: the case is on the edge`);
-  assert.deepEqual(worse(p, means), []);
+  // as warm as makes it so: the minute is on the edge, by what hangs on nothing but the room
+  const edge = Array.from({ length: 200 }, (_, i) => ({
+    resins: [quick],
+    colourants: studio.colourants,
+    method,
+    air: steady(21 + i / 40),
+  })).find((means) => {
+    const { steps, batches } = planner.plan(p, means).pours.find(({ coats }) => coats.some((c) => c.coat.kind === 'wave'))!;
+    const white = steps.find((s) => s.id.does === 'white')!;
+    const over = white.at - white.mixedAt - batches[white.batch]!.windows.white!.until;
+    return over > 0 && over < 0.4;
+  });
+  assert.ok(edge, 'there is such a room');
+  assert.deepEqual(worse(p, edge), []);
 });
 
 test('a coat that is added with its ordinary figures finds nothing worse than a note either', () => {

@@ -9,12 +9,15 @@ import {
   colourantOverOwn,
   cautionFor,
   cupTooBig,
+  doseOff,
   drawingAstray,
   equalGrams,
   filmOverEdge,
   foodWithoutClearTop,
   loadOverLimit,
   rawWoodUnprimed,
+  sessionAdvice,
+  solidsPacked,
   whiteOffWindow,
   whiteTwoWays,
   type Finding,
@@ -23,7 +26,7 @@ import {
 import { withCoat, withFilm, withLoad, withShape, withoutCoat } from '#core/edit';
 import type { Coat, Piece, WaveCoat } from '#core/document';
 import { stepThat, type Means } from '#core/plan';
-import { means, method, piece, plan, resin, coated, marked, metric } from '../../factories';
+import { means, method, piece, plan, resin, coated, marked, metric, planner } from '../../factories';
 
 const ask = (rule: Rule, p: Piece = piece(), change: Partial<Means> = {}, write: Writes = metric): Finding[] =>
   rule({ plan: plan(p, change), write });
@@ -212,4 +215,62 @@ test('a torch and hot mugs bring their own cautions, and hot air does not', () =
   assert.doesNotMatch(cautionFor(stepThat(heated('hot air'), 'heat')!, [panel])!, /extinguisher/);
   const done = plan().pours[0]!.steps.at(-1)!;
   assert.match(cautionFor(done, [{ ...panel, use: 'hot mugs' }])!, /heat rating/);
+});
+
+test('whole drops only: a cup that comes out much too strong says so, with the way out; thinned it is quiet', () => {
+  const coaster = piece({}, { shape: { kind: 'round', diameter: 90 } });
+  quiet(ask(doseOff, coaster));
+  const whole = { method: { ...method, fewDrops: 'whole drops' as const } };
+  const found = ask(doseOff, coaster, whole);
+  assert.ok(found.length > 0 && found.every((f) => f.code === 'dose-off' && f.severity === 'warn'));
+  assert.match(found[0]!.says, /^One drop of Turquoise tint makes Deep [\d.]+ times too strong\.$/);
+  assert.match(found[0]!.fix, /Thin the colourant first \(too few drops to count, in Settings\), fill a larger cup/);
+  assert.ok(plan(coaster, whole).pours.every((p) => p.steps.every((step) => step.id.does !== 'thin')));
+});
+
+test('five per cent and one per cent are not over six', () => {
+  const two = means.colourants.map((c) =>
+    c.id === 'turquoise' ? { ...c, kind: 'paste' as const, dropMl: undefined } : c,
+  ) as Means['colourants'];
+  const full = withLoad(withLoad(panel, waveId, 0, { colourantId: 'white-paste', load: 0.05 }), waveId, 0, {
+    colourantId: 'turquoise',
+    load: 0.01,
+  });
+  const white = plan(full, { colourants: two })
+    .pours[0]!.batches.flatMap((b) => b.cups)
+    .find((c) => c.id.role === 'white')!;
+  assert.ok(white.load > 0.06 && white.load < 0.0600001, 'binary makes a little more of it');
+  quiet(ask(loadOverLimit, full, { colourants: two }));
+});
+
+test('solids past 0.60 of a mix stop, whatever the resin', () => {
+  const dense = { resins: [{ ...resin, densityA: 1.6, densityB: 1.6 }] };
+  const sandy = (perResin: number) => coated(panel, { sand: { sandPerResin: perResin } });
+  quiet(ask(solidsPacked, sandy(2.2)));
+  assert.deepEqual(codes(ask(solidsPacked, sandy(3), dense)), ['stop solids-packed']);
+  assert.match(ask(solidsPacked, sandy(3), dense)[0]!.says, /Sand is 6\d(\.\d)? % grains, and resin wets up to 60 %/);
+});
+
+test('a pour without white has no window for it', () => {
+  const bare = { ...panel, coats: panel.coats.filter((c) => c.kind !== 'wave') };
+  const [batch] = plan(bare).pours[0]!.batches;
+  assert.deepEqual([batch!.windows.white, batch!.windows.whiteBest], [undefined, undefined]);
+  assert.ok(plan().pours[0]!.batches[0]!.windows.white);
+});
+
+test('several pieces in one session: a white the others hold up is said, with the piece it is on', () => {
+  const slow = { ...method, batches: 'one a resin' as const };
+  const quick = { ...means, method: slow, resins: [{ ...film, workingMin: 30, gelMin: 150 }] };
+  const of = (n: number) =>
+    planner.together(
+      Array.from({ length: n }, (_, i) => ({ plan: planner.plan({ ...panel, id: `p${i}`, name: `Panel ${i + 1}` }, quick), pour: 0 })),
+      quick,
+    );
+  const found = sessionAdvice(of(4), quick, metric);
+  const late = found.filter((f) => f.code === 'white-off-window');
+  assert.ok(late.length > 0);
+  assert.match(late[0]!.says, /^The white of Panel \d is planned at \d+ min; its window is \d+–\d+ min\.$/);
+  assert.match(late[0]!.fix, /Or pour Panel \d in a session of its own/);
+  const two = [0, 1].map((i) => ({ plan: planner.plan({ ...panel, id: `p${i}` }, means), pour: 0 }));
+  quiet(sessionAdvice(planner.together(two, means), means, metric).filter((f) => f.severity !== 'note'));
 });

@@ -6,8 +6,8 @@ import { method, resin } from '../../factories';
 import { near } from '../help';
 
 /** Windows with the white's cup as cool as the film. */
-const cool = (celsius: number, multiplier = 1, r = resin): Windows =>
-  windowsOf(r, method, steady(celsius), { multiplier, minuteOfAge: (age) => age / rate(celsius, r.refC, 55) });
+const cool = (celsius: number, multiplier = 1, r = resin): Required<Windows> =>
+  windowsOf(r, method, steady(celsius), { multiplier, minuteOfAge: (age) => age / rate(celsius, r.refC, 55) }) as Required<Windows>;
 
 test('thin resin at 23 °C: white from 1.8 Pa·s at 15 min until 7 Pa·s, the later of that and two thirds of working', () => {
   const w = cool(23);

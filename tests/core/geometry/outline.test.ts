@@ -71,7 +71,7 @@ test('a free outline is the area of its polygons, openings taken out', () => {
   ];
   const shape: Shape = { kind: 'outline', rings: [square(0, 100), square(30, 20)] };
   near(outlineArea(shape), 9600, 1e-6);
-  near(rimLength(shape), 400, 1e-6);
+  near(rimLength(shape), 480, 1e-6); // resin runs over the edge of the opening too
 });
 
 const side = fc.integer({ min: 60, max: 2000 });

@@ -123,11 +123,12 @@ test('steps come in the order of the hands, and the wave waits for its minute', 
   const { steps, batches } = plan().pours[0]!;
   assert.deepEqual(
     steps.map((s) => s.id.does),
-    ['mix', 'pour', 'pour', 'pour', 'pour', 'pour', 'pour', 'line', 'white', 'heat', 'heat', 'cover'],
+    ['mix', 'thin', 'pour', 'pour', 'pour', 'pour', 'pour', 'pour', 'line', 'white', 'heat', 'heat', 'cover'],
   );
   assert.equal(steps[0]!.at, 0);
-  // stir 4, colour seven cups a minute each, then a minute for the cup and one for each 100 ml of it
-  near(steps[1]!.at, 4 + 7 + 1 + steps[1]!.uses[0]!.ml / 100, 1e-9);
+  // stir 4, thin two colourants, colour seven cups a minute each, then a minute for the cup and one for each 100 ml of it
+  near(steps[1]!.at, 4 + 1, 1e-9);
+  near(steps[2]!.at, 4 + 1 + 7 + 1 + steps[2]!.uses[0]!.ml / 100, 1e-9);
   const [white] = steps.filter((s) => s.id.does === 'white');
   assert.equal(white!.at, Math.ceil(batches[0]!.windows.whiteBest.from), 'when it is crispest');
   const own = plan(withCoat(piece(), piece().coats[2]!.id, (c) => ({ ...c, layAt: 30 }) as Coat)).pours[0]!.steps;
@@ -171,7 +172,7 @@ test('coats join the pour of the one below where they say so', () => {
 
 test('the white thickens, and crosses 1.8 Pa·s where its window opens', () => {
   const b = batch(plan());
-  near(whiteThickness(b, means, b.windows.white.from), 1.8, 0.01);
+  near(whiteThickness(b, means, b.windows.white!.from), 1.8, 0.01);
   assert.ok(whiteThickness(b, means, 5) < whiteThickness(b, means, 20));
 });
 

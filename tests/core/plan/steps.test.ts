@@ -71,7 +71,7 @@ test('additive goes into the white just before it is laid; into every cup where 
       .map((c) => c.name);
   assert.deepEqual(helpedCups('the white'), ['White']);
   const every = first(waved({ ...helped, additiveInto: 'every cup' }));
-  assert.deepEqual(does(every).slice(0, 3), ['mix', 'additive', 'pour'], 'as they are coloured');
+  assert.deepEqual(does(every).slice(0, 3), ['mix', 'thin', 'additive'], 'as they are coloured');
   assert.deepEqual([of(every, 'additive').additive!.part, of(every, 'additive').uses.length], ['every', 6]);
   assert.deepEqual(helpedCups('every cup'), ['Deep', 'Offshore', 'Mid', 'Shallow', 'Shore', 'White']);
 });
@@ -113,7 +113,11 @@ test('two waves take their white from one cup, each at its minute after that cup
 test('a white so large that it is divided is asked for whole', () => {
   const long = piece({}, { shape: { kind: 'rectangle', width: 1600, height: 500 } });
   const hot = { ...resin, statedG: 0, gelMin: 200 };
-  const pour = first(waved({ under: 'none', reachSea: 120 }, long), { resins: [hot], air: steady(28) });
+  const pour = first(waved({ under: 'none', reachSea: 120 }, long), {
+    resins: [hot],
+    air: steady(28),
+    method: { ...method, mostMixings: 20 },
+  });
   const whites = pour.batches.flatMap((b) => b.cups).filter((c) => c.id.role === 'white');
   assert.equal(whites.length, 3);
   const step = of(pour, 'white');

@@ -54,7 +54,7 @@ test('a pour of the version before is told once, and goes on in the middle of it
   const [pour] = studio.pours as [Pour];
   assert.deepEqual(pour.of, [{ pieceId: panel.id, coatIds: [sand, sea, wave] }]);
   const session = readSession(pour);
-  assert.deepEqual([session.doneAt.size, session.current!.id.role, session.current!.id.tint], [3, 'tint', 1]);
+  assert.deepEqual([session.doneAt.size, session.current!.id.role, session.current!.id.tint], [4, 'tint', 1]);
   assert.equal(withTold(pour), pour, 'what is told is not told again');
   const again = opened(writeStudio(studio));
   assert.deepEqual(again.pours[0]!.told, pour.told);

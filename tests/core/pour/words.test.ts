@@ -189,6 +189,14 @@ test('a let-down and a dose are named with their colourant beside the cup they a
   assert.match(deep.amounts[0]!.holds!, /\d+ drops Phthalo blue tint, \d+ drops thinned Turquoise tint \(1 : \d+\)/);
 });
 
+test('what cups want too little of is thinned once, said in full, for the cups that take it', () => {
+  const thin = said(chosen(one)).find((w) => /thinned/.test(w.does))!;
+  assert.match(thin.says, /^Thin (Turquoise tint, 1 part in \d+ of clear|what the cups want too little of)\.$/);
+  assert.match(thin.amounts[0]!.name, /^[A-Z].* tint, 1 part in \d+ of clear$/);
+  assert.match(thin.amounts[0]!.amount, /^\d drops? in \d(\.\d)? ml$/);
+  assert.match(thin.amounts.map((a) => a.holds).join(), /for .*Shallow/);
+});
+
 test('four boards: the sum and what each of them gets', () => {
   const [one4] = [said(chosen({ ...one, count: 4 })).find((w) => /Lay Deep/.test(w.says))!];
   const told = toldOf(chosen({ ...one, count: 4 }));

@@ -28,6 +28,7 @@ const did = (min: number, step: StepRef): [number, Said] => [min, { kind: 'did',
 const mixed: [number, Said] = [5, { kind: 'mixed', batch: 0 }];
 const beach = ref('pour', sand, { role: 'sand' });
 const tint = (n: number): StepRef => ref('pour', sea, { role: 'tint', tint: n });
+const thin = did(8, { does: 'thin', batch: 0 });
 const line = did(29, ref('line', wave));
 const white = did(29, ref('white', wave));
 const pass = (n: number): StepRef => ref('heat', wave, { pass: n });
@@ -35,23 +36,24 @@ const now = (p: Pour): string => stepKey(readSession(p).current!.id);
 
 test('a pour begins at its first step and walks through them as they are done', () => {
   assert.equal(readSession(pour()).current!.id.does, 'mix');
-  assert.equal(now(pour(mixed)), stepKey(beach));
+  assert.equal(now(pour(mixed)), stepKey({ does: 'thin', batch: 0 }), 'what is thinned is thinned before the cups are coloured');
+  assert.equal(now(pour(mixed, thin)), stepKey(beach));
   assert.equal(readSession(pour(mixed)).mixedAt.get(0), t0 + 5 * 60_000);
-  assert.equal(now(pour(mixed, did(18, beach))), stepKey(tint(0)));
+  assert.equal(now(pour(mixed, thin, did(18, beach))), stepKey(tint(0)));
 });
 
 test('a cup laid out of turn is not asked for again', () => {
-  assert.equal(now(pour(mixed, did(18, tint(0)))), stepKey(beach));
-  assert.equal(now(pour(mixed, did(18, tint(0)), did(20, beach))), stepKey(tint(1)));
+  assert.equal(now(pour(mixed, thin, did(18, tint(0)))), stepKey(beach));
+  assert.equal(now(pour(mixed, thin, did(18, tint(0)), did(20, beach))), stepKey(tint(1)));
 });
 
 test('what is taken back is as if it had not been, and nothing is removed', () => {
-  const p = pour(mixed, did(18, beach), [19, { kind: 'undone', undoes: 2 }]);
+  const p = pour(mixed, thin, did(18, beach), [19, { kind: 'undone', undoes: 3 }]);
   assert.equal(now(p), stepKey(beach));
-  assert.equal(p.events.length, 3);
+  assert.equal(p.events.length, 4);
   assert.deepEqual(
     effective(p.events).map((e) => e.seq),
-    [1],
+    [1, 2],
   );
 });
 
@@ -73,19 +75,21 @@ test('a pour that is done asks for nothing more, nor does one that was given up'
 });
 
 test('a plan made anew holds from then on, and what was done before stays done', () => {
-  const p = pour(mixed, did(18, beach));
+  const p = pour(mixed, thin, did(18, beach));
   const told = p.told!;
   const shorter = { ...told, steps: told.steps.filter((s) => s.id.tint !== 0) };
-  const anew = readSession(pour(mixed, did(18, beach), [19, { kind: 'replanned', told: shorter, why: 'the deep ran out' }]));
+  const anew = readSession(pour(mixed, thin, did(18, beach), [19, { kind: 'replanned', told: shorter, why: 'the deep ran out' }]));
   assert.equal(stepKey(anew.current!.id), stepKey(tint(1)));
   assert.ok(anew.doneAt.has(stepKey(beach)));
-  const taken = readSession(pour(mixed, did(18, beach), [19, { kind: 'replanned', told: shorter }], [20, { kind: 'undone', undoes: 3 }]));
+  const taken = readSession(
+    pour(mixed, thin, did(18, beach), [19, { kind: 'replanned', told: shorter }], [20, { kind: 'undone', undoes: 4 }]),
+  );
   assert.equal(stepKey(taken.current!.id), stepKey(tint(0)), 'a plan that is taken back holds no more');
 });
 
 test('events of a later version are kept and passed over', () => {
-  const p = pour(mixed, did(18, beach));
-  const later = { kind: 'weather', seq: 3, at: new Date(t0).toISOString(), cloud: 0.4 } as unknown as PourEvent;
+  const p = pour(mixed, thin, did(18, beach));
+  const later = { kind: 'weather', seq: 4, at: new Date(t0).toISOString(), cloud: 0.4 } as unknown as PourEvent;
   const read = readSession({ ...p, events: [...p.events, later] });
   assert.equal(stepKey(read.current!.id), stepKey(tint(0)));
   assert.deepEqual(
@@ -98,7 +102,8 @@ test('planned beside done, in minutes after A and B met', () => {
   const lines = plannedBesideDone(readSession(pour(mixed, did(19, beach), line, white)));
   const of = (id: StepRef) => lines.find((l) => stepKey(l.step.id) === stepKey(id))!;
   assert.deepEqual([of({ does: 'mix', batch: 0 }).planned, of({ does: 'mix', batch: 0 }).done], [0, 0]);
-  near(of(beach).planned, 4 + 7 + 1 + of(beach).step.uses[0]!.ml / 100, 0.002);
+  // stirred, two colourants thinned, seven cups coloured
+  near(of(beach).planned, 4 + 1 + 7 + 1 + of(beach).step.uses[0]!.ml / 100, 0.002);
   assert.equal(of(beach).done, 14);
   assert.deepEqual([of(ref('white', wave)).planned, of(ref('white', wave)).done], [25, 24]);
   assert.equal(of(tint(0)).done, undefined);

@@ -24,7 +24,7 @@ test('the report of a piece is its plan, rounded', () => {
   assert.equal(report.areaCm2, 1200);
   near(report.regions.beachCm2, planned.cut.beach.area / 100, 0.001);
   near(report.pours[0]!.batches[0]!.aG, planned.pours[0]!.batches[0]!.parts.aG, 0.001);
-  near(report.pours[0]!.batches[0]!.windowsMin.white[0]!, planned.pours[0]!.batches[0]!.windows.white.from, 0.001);
+  near(report.pours[0]!.batches[0]!.windowsMin.white![0]!, planned.pours[0]!.batches[0]!.windows.white!.from, 0.001);
   assert.ok(report.advice.some((f) => f.code === 'equal-grams' && f.pour === 1));
   assert.ok(report.calendar.every((s) => s.planned));
 });

@@ -23,6 +23,8 @@ export const Resin = object({
   bondUntilH: range(limits.bond),
   handleH: range(limits.handle),
   fullCureH: range(limits.fullCure),
+  /** Film its maker states for one coat, mm. */
+  film: Type.Optional(range(limits.film)),
   loadLimit: range(limits.mostLoad),
   loadLimitBy: Type.Enum(['weight', 'volume']),
 });
@@ -108,6 +110,8 @@ export const Method = object({
   smallestWhite: Type.Optional(range(limits.smallestCup)),
   whiteFactor: Type.Optional(range(limits.whiteFactor)),
   layMlPerMin: Type.Optional(range(limits.layRate)),
+  /** What is done where a cup wants too little of a colourant to count or to weigh: it is thinned, unless only whole drops are wanted. */
+  fewDrops: Type.Optional(Type.Enum(['thinned', 'whole drops'])),
 });
 export type Method = Static<typeof Method>;
 

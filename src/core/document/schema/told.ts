@@ -40,6 +40,7 @@ export type CupRef = Static<typeof CupRef>;
 /** What the hands do in a step. */
 export const StepKind = Type.Enum([
   'mix',
+  'thin',
   'pour',
   'press',
   'strew',
@@ -56,7 +57,9 @@ export const StepKind = Type.Enum([
 ]);
 export type StepKind = Static<typeof StepKind>;
 
-/** Which step: what is done, to which coat of which piece, with which cup; which mixing, which pass, which kind of dressing. */
+/**
+ * Which step: what is done, to which coat of which piece, with which cup; which mixing, which pass, which kind of dressing.
+ */
 export const StepRef = object({
   does: StepKind,
   piece: Type.Optional(id()),
@@ -96,11 +99,23 @@ export const ToldWave = object({
 });
 export type ToldWave = Static<typeof ToldWave>;
 
+/** A colourant thinned in clear before cups are coloured with it: its grams, in drops where it is counted, and the clear, ml. */
+export const ToldThinned = object({
+  colourantId: id(),
+  name: name(),
+  letDown: Type.Integer({ minimum: 1, maximum: 99 }),
+  grams: from0(100000),
+  count: Type.Optional(Type.Integer({ minimum: 1, maximum: 1000 })),
+  clearMl: ml(),
+});
+export type ToldThinned = Static<typeof ToldThinned>;
+
 /**
  * One thing to do at the bench, as it was told. `at` is the planned minute it is done, `mixedAt` the planned minute of its
  * batch, both from the first meeting of A and B. All else is what its words are made of: the coat with its film, mm, and
  * the area of one board, mm²; the cup its edge is drawn `into`; a `gap` left bare for the white, mm; whether sand still
- * lies `loose`; whether the edge `drips`; `grams` of sand or gravel for all boards; how many `minutes` it waits.
+ * lies `loose`; whether the edge `drips`; `grams` of sand or gravel for all boards; how many `minutes` it waits;
+ * what is put together to `thin` colourants.
  */
 export const ToldStep = object({
   id: StepRef,
@@ -123,6 +138,7 @@ export const ToldStep = object({
   grams: Type.Optional(grams()),
   count: Type.Optional(Type.Integer({ minimum: 1, maximum: 3000 })),
   minutes: Type.Optional(minute()),
+  thin: Type.Optional(Type.Array(ToldThinned, { maxItems: 40 })),
   additive: Type.Optional(
     object({ name: name(), drops: Type.Integer({ minimum: 1, maximum: 20 }), part: Type.Enum(['all', 'half', 'every']) }),
   ),

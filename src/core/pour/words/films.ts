@@ -1,6 +1,6 @@
 import { kinds } from '#core/coat';
 import { bulk } from '#core/craft';
-import type { Told, ToldStep } from '#core/document';
+import type { Told, ToldStep, ToldThinned } from '#core/document';
 import { writeDuration, type Writes } from '#core/units';
 import { boardsIn, cupOf, looseOf, type Amount, type Said } from './said';
 
@@ -32,6 +32,29 @@ export function mixed(step: ToldStep, told: Told, write: Writes): Said {
     does: 'A and B are together',
     short: several ? `Mix batch ${number + 1}` : 'Bring A and B together',
     done: several ? `Batch ${number + 1}, A and B together` : 'A and B together',
+  };
+}
+
+/** Colourants thinned before the cups are coloured: said in full once, since every cup that takes one only names it. */
+export function thinned({ batch, thin = [] }: ToldStep, told: Told, write: Writes): Said {
+  const [first] = thin;
+  const one = thin.length === 1 && first ? `${first.name}, 1 part in ${first.letDown} of clear` : undefined;
+  const takers = (t: ToldThinned): string =>
+    told.cups
+      .filter((c) => c.batch === batch && c.doses.some((d) => d.colourantId === t.colourantId && d.letDown === t.letDown))
+      .map((c) => c.name)
+      .join(', ');
+  return {
+    says: one ? `Thin ${one}.` : 'Thin what the cups want too little of.',
+    detail: ['In small cups, with some of the clear you mixed; stir until each is one colour.'],
+    amounts: thin.map((t) => ({
+      name: `${t.name}, 1 part in ${t.letDown} of clear`,
+      amount: `${t.count === undefined ? write.weight(t.grams, 2) : `${t.count} drop${t.count === 1 ? '' : 's'}`} in ${write.volume(t.clearMl)}`,
+      holds: `for ${takers(t)}`,
+    })),
+    does: thin.length > 1 ? 'They are thinned' : 'It is thinned',
+    short: one ? `Thin ${one}` : `Thin ${thin.length} colourants in clear`,
+    done: one ? `${one}, thinned` : `${thin.length} colourants thinned`,
   };
 }
 

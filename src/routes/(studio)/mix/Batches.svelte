@@ -1,8 +1,10 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
   import { writeStrain } from '#core/advice';
   import { handsOn, workable, type Together } from '#core/plan';
   import { plain } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
+  import Findings from '$lib/ui/Findings.svelte';
   import Scrolled from '$lib/ui/Scrolled.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
 
@@ -10,6 +12,9 @@
   let { together, picked, onpick }: { together: Together; picked: number; onpick: (index: number) => void } = $props();
 
   const unit = $derived(shared.settings!.volume);
+  /** What is to be minded follows when the figures stand. */
+  let advice = $state.raw<typeof import('#core/advice')>();
+  onMount(async () => (advice = await import('#core/advice')));
   const because = $derived(together.batches.find((b) => b.because)?.because);
   const rows = $derived(
     together.batches.map((batch, i) => ({
@@ -64,6 +69,7 @@
         {/each}
       </tbody>
     </table>
+    {#if advice && shared.means}<Findings findings={advice.sessionAdvice(together, shared.means, shared.write)} />{/if}
     {#if because}<p class="border-t border-rule px-3 py-1.5 text-[13px]"><b>Split.</b> {writeStrain(because, shared.write)}</p>{/if}
   </Scrolled>
 </Sheet>

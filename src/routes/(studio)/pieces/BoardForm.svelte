@@ -3,15 +3,16 @@
   import type { Snippet } from 'svelte';
   import { startingSeas, type StartingSea } from '#core/craft';
   import type { BoardAnswers } from '#core/edit';
-  import type { Piece, Resin, Sea, Settings, Use } from '#core/document';
+  import type { Piece, Resin, Sea, Settings } from '#core/document';
   import Choice from '$lib/ui/Choice.svelte';
   import Field from '$lib/ui/Field.svelte';
   import BoardPreview from './form/BoardPreview.svelte';
-  import HoleFields from './form/HoleFields.svelte';
+  import BoardFields from './form/BoardFields.svelte';
   import type { Own } from '#core/formats';
   import ShapeFields from './form/ShapeFields.svelte';
-  import SurfaceFields from './form/SurfaceFields.svelte';
-  import { readBoard, readersOf, typedFrom } from './form/typed';
+  import { restWords } from './form/rest';
+  import RestFields from './form/RestFields.svelte';
+  import { readBoard, readersOf, restReads, typedFrom, type Exact } from './form/typed';
 
   /** What is asked about a board, new or on the table. Sizes are read as written, in any unit; the board is drawn beside. */
   interface Props {
@@ -29,8 +30,10 @@
   }
   let { start, settings, resins, does, of, onanswer, more, beside }: Props = $props();
 
+  /** Lengths as they were written rounded: a text that was left alone is what it was. */
+  const exact: Exact = new Map();
   // svelte-ignore state_referenced_locally
-  let typed = $state(typedFrom(start, shared.write));
+  let typed = $state(typedFrom(start, shared.write, exact));
   /** An outline of thousands of points is kept as it is: it is replaced, never changed. */
   // svelte-ignore state_referenced_locally
   let outline = $state.raw(start.shape.kind === 'outline' ? start.shape : undefined);
@@ -38,20 +41,18 @@
   /** The sea of a drawing that was taken as it is. */
   let sea = $state.raw<Sea>();
   let insist = $state(false);
+  /** What has a usual answer stays folded until it is asked for, or something in it cannot be read. */
+  // svelte-ignore state_referenced_locally
+  let rest = $state(start.holes !== undefined && start.holes.length > 0);
 
-  const read = $derived(readersOf(shared.write));
+  const read = $derived(readersOf(shared.write, exact));
   const reading = $derived(readBoard(typed, outline, read));
-  const uses = [
-    { value: 'wall', label: 'The wall' },
-    { value: 'food', label: 'Carrying food' },
-    { value: 'hot mugs', label: 'Hot mugs' },
-  ] as const satisfies { value: Use; label: string }[];
   const seas = startingSeas.map(({ name }) => ({ value: name, label: name }));
   /** The board is drawn before it has a name. */
   const shown = $derived(readBoard({ ...typed, name: typed.name.trim() || 'a board' }, outline, read));
 
   function take(own: Own) {
-    typed = { ...typedFrom({ ...start, shape: own.shape, holes: own.holes }, shared.write), name: typed.name };
+    typed = { ...typedFrom({ ...start, shape: own.shape, holes: own.holes }, shared.write, exact), name: typed.name };
     if (own.shape.kind === 'outline') outline = own.shape;
     sea = own.sea;
   }
@@ -60,6 +61,7 @@
     event.preventDefault();
     insist = true;
     if (reading.ok) onanswer(reading.answers, { start: begin, ...(sea && { sea }) });
+    else rest ||= !restReads(typed, read);
   }
 </script>
 
@@ -67,15 +69,8 @@
   <div class="sheet flex flex-col gap-3 self-start p-4">
     <div class="grid gap-x-4 gap-y-2.5 sm:grid-cols-2 xl:grid-cols-4">
       <Field label="Name" bind:text={typed.name} read={read.name} {insist} />
-      <Choice
-        label="For"
-        bind:value={typed.use}
-        options={uses}
-        hint={typed.use === 'wall' ? undefined : 'The resin maker’s own statement decides, not this plan.'}
-      />
-      <Field label="Like pieces poured together" bind:text={typed.count} read={read.count} {insist} inputmode="numeric" />
       <ShapeFields bind:typed bind:outline {read} {insist} {settings} onown={take} />
-      <SurfaceFields bind:typed {read} {insist} {settings} />
+      <BoardFields bind:typed {read} {insist} {settings} />
       {#if resins}
         {#if resins.length}<Choice
             label="Resin"
@@ -90,9 +85,11 @@
           />{:else}<p class="self-end pb-2 text-[13px] text-soft">Its sea comes with the drawing.</p>{/if}
       {/if}
     </div>
-    <details open={typed.holes.length > 0}>
-      <summary class="text-[13px] font-semibold">Holes</summary>
-      <div class="mt-2"><HoleFields bind:typed {read} {insist} /></div>
+    <details class="border-t border-rule pt-2" bind:open={rest}>
+      <summary class="cursor-pointer"
+        ><span class="font-semibold">The rest</span> <span class="text-[13px] text-soft">{restWords(typed)}</span></summary
+      >
+      <div class="mt-2"><RestFields bind:typed {read} {insist} {settings} /></div>
     </details>
     {@render more?.()}
   </div>

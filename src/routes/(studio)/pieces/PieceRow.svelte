@@ -1,6 +1,6 @@
 <script lang="ts">
   import { shared } from '$lib/store/shared.svelte';
-  import type { Piece, Settings } from '#core/document';
+  import type { Piece } from '#core/document';
   import type { Means } from '#core/plan';
   import type { Standing } from '#core/record';
   import { planner } from '$lib/planner';
@@ -15,9 +15,8 @@
     /** Undefined while the pours are still being read. */
     standing: Standing | undefined;
     means: Means;
-    settings: Settings;
   }
-  let { piece, standing, means, settings }: Props = $props();
+  let { piece, standing, means }: Props = $props();
 
   let near = $state(false);
   const plan = $derived(near ? planner.planIfAble(piece, means) : undefined);
@@ -39,7 +38,7 @@
       <span class="block truncate font-serif text-[21px]">{piece.name}</span>
       <span class="block {standing?.open ? 'font-bold text-buoy' : ''}">{standing ? doingNow(standing, minutes.now) : ' '}</span>
       <span class="block truncate text-[13px] text-soft"
-        >{writeBoard(piece, settings)}{piece.dueOn ? ` · due ${dayMonth(Date.parse(piece.dueOn))}` : ''}</span
+        >{writeBoard(piece, shared.write)}{piece.dueOn ? ` · due ${dayMonth(Date.parse(piece.dueOn))}` : ''}</span
       >
     </span>
     {#if needs}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { batching, runOff } from '#core/craft';
+  import { batching, fewDrops, runOff } from '#core/craft';
   import { limits, type Settings } from '#core/document';
   import { bare, fraction, inUnit, plain, readWithin, temperature, writeShare, type Reading } from '#core/units';
   import { changeMethod, changeRoom, changeSettings, SETTINGS } from '$lib/store/edits';
@@ -250,6 +250,11 @@
                 hint={h.hint}
               />
             {/each}
+            <SchoolField
+              school={fewDrops}
+              value={method.fewDrops ?? 'thinned'}
+              onchange={(way) => attempt(() => changeMethod({ fewDrops: way }))}
+            />
             <SchoolField
               school={batching}
               value={method.batches ?? 'one a resin'}

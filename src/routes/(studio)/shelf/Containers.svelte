@@ -107,7 +107,7 @@
     {
       id: 'unit',
       head: 'in',
-      value: (r) => r.stock.unit,
+      value: (r) => unitLabel(r.stock.unit, shared.write),
       edit: {
         kind: 'choice',
         value: (r) => r.stock.unit,

@@ -26,7 +26,7 @@
   /** The data sheet of each resin, line by line. Its times hold at the temperature, and for the mass, it states. */
   let { means }: { means: Means } = $props();
 
-  const set = <K extends keyof Resin>(row: Resin, key: K, value: Resin[K]) =>
+  const set = <K extends keyof Resin>(row: Resin, key: K, value: Resin[K] | undefined) =>
     put(`Change ${row.name}`, { table: 'resins', id: row.id, row: withField(row, key, value), was: row });
 
   const minutes = { workingMin: limits.working, gelMin: limits.gel, stirMin: limits.stir };
@@ -152,6 +152,19 @@
         text: (r) => writeThickness(r.viscosity),
         read: (text) => readThickness(text, limits.viscosity, 'A thickness'),
         store: (r, v) => set(r, 'viscosity', v),
+      },
+    },
+    {
+      id: 'film',
+      head: 'one coat covers',
+      value: (r) => r.film,
+      shows: (r) => (r.film === undefined ? 'as poured' : `${shared.write.coverage(r.film)}, ${shared.write.film(r.film)}`),
+      right: true,
+      edit: {
+        kind: 'text',
+        text: (r) => (r.film === undefined ? '' : shared.write.coverage(r.film)),
+        read: (text) => (text.trim() ? shared.read.film(text, limits.film, 'A film') : { ok: true, value: undefined }),
+        store: (r, v) => set(r, 'film', v),
       },
     },
     {

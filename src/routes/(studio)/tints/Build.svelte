@@ -34,7 +34,12 @@
     return own.map((ml, i) => planned?.cups.find((c) => c.id.tint === at(i))?.ml ?? ml);
   });
   const wanted = $derived(work.solved.cups.map((c, i) => ({ name: c.cup.name, ml: amounts[i]!, recipe: c.recipe })));
-  const bottle = $derived({ resin: work.means.resin, colourants: work.means.colourants, scaleStep: settings.scaleStep });
+  const bottle = $derived({
+    resin: work.means.resin,
+    colourants: work.means.colourants,
+    scaleStep: settings.scaleStep,
+    whole: shared.method?.fewDrops === 'whole drops',
+  });
   const built = $derived.by((): Built => {
     if (way === 'up') return fromPalest(wanted, bottle);
     if (way === 'clear') return fromDeepest(wanted, bottle);

@@ -38,7 +38,13 @@ export function worked(slope: Slope): Worked | undefined {
   const means = slopeMeans(slope, { resins, colourants });
   const solved = solveSlope(slope, means);
   const cups = solved.cups.map((cup): MadeCup => {
-    const made = counted(cup.recipe, colourants, cup.cup.ml * mixedDensity(means.resin), settings.scaleStep);
+    const made = counted(
+      cup.recipe,
+      colourants,
+      cup.cup.ml * mixedDensity(means.resin),
+      settings.scaleStep,
+      shared.method?.fewDrops === 'whole drops',
+    );
     return { ...cup, made, madeSeen: recipeSeen(made.recipe, colourants, slope.film, means.ground) };
   });
   return { slope, means, solved, cups };

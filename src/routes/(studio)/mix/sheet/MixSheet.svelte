@@ -65,7 +65,7 @@
     </div>
     <p class="mt-1 text-[15px]">
       Stir {writeDuration(batch.resin.stirMin)}. {plain(handsOn(together.steps, i), 0)} of {plain(workable(batch, means), 0)} min are work.
-      {#if hasWave(i) && batch.windows.white.until > batch.windows.white.from}White at {writeSpan(
+      {#if hasWave(i) && batch.windows.white && batch.windows.white.until > batch.windows.white.from}White at {writeSpan(
           batch.windows.white.from,
           batch.windows.white.until,
         )}.{/if}

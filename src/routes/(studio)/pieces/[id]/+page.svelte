@@ -6,6 +6,7 @@
   import { writeBoard } from '$lib/ui/board';
   import { dayMonth, minutes } from '$lib/ui/clock.svelte';
   import { doingNow } from '$lib/ui/doing';
+  import { focusOn } from '$lib/ui/focus';
   import Kept from '$lib/ui/Kept.svelte';
   import { whereStands } from '$lib/ui/standings.svelte';
   import Missing from '$lib/ui/Missing.svelte';
@@ -46,6 +47,14 @@
   });
   const pourIndex = $derived(Math.max(0, plan?.pours.findIndex((p) => p.coats.some((c) => c.coat.id === selected)) ?? 0));
   const pour = $derived(plan?.pours[pourIndex]);
+  /** An opened coat takes the place of the cups; one key brings them back. */
+  let opened = $state(false);
+  const open = $derived(opened ? plan?.coats.find((c) => c.coat.id === selected) : undefined);
+  function close() {
+    if (!opened) return;
+    opened = false;
+    void focusOn(`coat ${selected}`);
+  }
   /** Advice is fetched when the screen has been drawn: what is to be minded does not hold up what is planned. */
   let advice = $state.raw<typeof import('./minded')>();
   onMount(async () => (advice = await import('./minded')));
@@ -69,6 +78,7 @@
 
   $effect(() =>
     tinykeys(window, {
+      Escape: close,
       '$mod+z': (event) => {
         if (!typing(event)) {
           event.preventDefault();
@@ -98,7 +108,7 @@
     <div class="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-2">
       <h1 class="text-[28px] leading-tight">{piece.name}</h1>
       <p class="min-w-0 flex-1 basis-60 text-[13px] text-soft">
-        {writeBoard(piece, settings)}{piece.dueOn ? ` · due ${dayMonth(Date.parse(piece.dueOn))}` : ''}<br /><span class="text-ink"
+        {writeBoard(piece, shared.write)}{piece.dueOn ? ` · due ${dayMonth(Date.parse(piece.dueOn))}` : ''}<br /><span class="text-ink"
           >{doingNow(standing, minutes.now)}</span
         >
       </p>
@@ -121,11 +131,27 @@
     </div>
     <div class="grid min-h-0 grow gap-3 lg:grid-cols-[minmax(0,37fr)_minmax(0,63fr)] xl:grid-cols-[minmax(0,45fr)_minmax(0,57fr)]">
       <div class="min-h-0 max-lg:min-h-130"><Chart {editor} {plan} {drawing} findings={ofBoard} {selected} onpart={choosePart} /></div>
-      <div class="grid min-h-0 gap-3 lg:grid-rows-[204px_minmax(0,1fr)]">
+      <!-- the section gives up some of its height to the choices of an opened coat -->
+      <div class="grid min-h-0 gap-3 {open ? 'lg:grid-rows-[160px_minmax(0,1fr)]' : 'lg:grid-rows-[204px_minmax(0,1fr)]'}">
         <Above {plan} {drawing} {batch} pour={pour ? pourIndex : undefined} {selected} onselect={choose} />
         <div class="grid min-h-0 gap-3 sm:grid-cols-[minmax(0,226fr)_minmax(0,460fr)]">
-          <Coats {editor} {plan} {findings} bind:selected={() => selected, (id) => choose(id, 0)} />
-          <Cups {editor} {plan} {drawing} {pour} number={pourIndex + 1} findings={ofPour} onselect={(id) => (chosen = id)} />
+          <Coats {editor} {plan} {findings} bind:selected={() => selected, (id) => choose(id, 0)} bind:opened />
+          {#if open}{#await import('./CoatDetail.svelte') then { default: CoatDetail }}<CoatDetail
+                {editor}
+                {plan}
+                c={open}
+                findings={findings.filter((f) => f.where.coatId === selected)}
+                onmoved={(id) => focusOn(`coat ${id}`)}
+                onback={close}
+              />{/await}{:else}<Cups
+              {editor}
+              {plan}
+              {drawing}
+              {pour}
+              number={pourIndex + 1}
+              findings={ofPour}
+              onselect={(id) => (chosen = id)}
+            />{/if}
         </div>
       </div>
     </div>

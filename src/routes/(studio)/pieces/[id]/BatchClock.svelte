@@ -21,7 +21,7 @@
   const ticks = $derived(Array.from({ length: Math.floor(end / 10) + 1 }, (_, i) => i * 10));
   const rows = $derived([
     { name: 'tint blends', from: w.tint.from, until: w.tint.until, tone: 'fill-rule stroke-soft' },
-    ...(white && w.white.until > w.white.from
+    ...(w.white && w.white.until > w.white.from
       ? [{ name: 'white ready', from: w.white.from, until: w.white.until, tone: 'fill-paper stroke-open', best: w.whiteBest }]
       : []),
     { name: 'heat moves it', from: w.stirred, until: w.heatUntil, tone: 'fill-rule stroke-soft', last: w.lastMoves },
@@ -79,8 +79,9 @@
 <p class="px-3 pb-2 text-[13px] text-soft">
   Pour within <strong class="text-ink">{plain(w.heatUntil, 0)} min</strong>.
   {#if white}
-    {#if w.white.until > w.white.from}White is ready at <strong class="text-ink">{writeSpan(w.white.from, w.white.until)}</strong>, crispest
-      at {writeSpan(w.whiteBest.from, w.whiteBest.until)}.{:else}There is no window for white at this temperature.{/if}
+    {#if w.white && w.whiteBest && w.white.until > w.white.from}White is ready at <strong class="text-ink"
+        >{writeSpan(w.white.from, w.white.until)}</strong
+      >, crispest at {writeSpan(w.whiteBest.from, w.whiteBest.until)}.{:else}There is no window for white at this temperature.{/if}
   {/if}
   Next coat after {writeSpan(w.nextCoat.from, w.nextCoat.until)}, full cure at {plain(w.fullCure / 60, 0)} h.
 </p>

@@ -133,7 +133,7 @@
 <Sheet title="Chart" class="h-full">
   {#snippet aside()}
     <div class="flex items-center gap-2 text-[13px] text-soft">
-      {#if shown === plan}<span class="max-xl:hidden"><i class="font-serif text-[14px]">italic figures</i> are film in mm</span>
+      {#if shown === plan}<span class="max-xl:hidden"><i class="font-serif text-[14px]">italic figures</i> are film in {unit}</span>
       {:else}<button type="button" class="text-buoy underline" onclick={() => drawing.finish()}
           >{drawing.coats === 0 ? 'bare' : `after coat ${drawing.stageOf(plan).coats}`}, show all</button
         >{/if}
@@ -222,7 +222,7 @@
                 y={f.at.y * view.scale + 5}
                 text-anchor="middle"
                 class="pointer-events-none fill-paper stroke-ink/70 font-serif text-[16px] italic [paint-order:stroke]"
-                stroke-width="2">{fixed(f.film, 1)}</text
+                stroke-width="2">{shared.write.fineFigure(f.film)}</text
               >
             {/each}
             <SectionLine {plan} {drawing} scale={view.scale} {toBoard} />

@@ -1,28 +1,36 @@
 <script lang="ts">
   import { beach, laying, order, texture, textureOf, texturePerResin } from '#core/craft';
+  import type { Finding } from '#core/advice';
   import { laidOf } from '#core/coat';
   import { limits, type Coat, type Piece } from '#core/document';
-  import { withCoat, withCoatMoved, withCoatTwice, withFilm, withoutCoat } from '#core/edit';
+  import { withCoat, withCoatMoved, withCoatTwice, withFilm, withLaid, withoutCoat } from '#core/edit';
   import { mixedDensity, sandShare } from '#core/mix';
   import type { CoatPlan, PiecePlan } from '#core/plan';
   import { bare, plain, readWithin, writeShare } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
+  import Findings from '$lib/ui/Findings.svelte';
   import LengthField from '$lib/ui/LengthField.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
   import NameField from '$lib/ui/NameField.svelte';
   import SchoolField from '$lib/ui/SchoolField.svelte';
+  import Sheet from '$lib/ui/Sheet.svelte';
   import CoatPart from './CoatPart.svelte';
   import type { PieceEditor } from './editor.svelte';
+  import { overWords } from './words';
 
   /** What one coat is planned with: its film or its line, how it is laid, where, and after what. */
   interface Props {
     editor: PieceEditor;
     plan: PiecePlan;
     c: CoatPlan;
+    /** What is to be minded about it. */
+    findings: Finding[];
     /** The keyboard is to go to a coat of the list. */
     onmoved: (coatId: string) => void;
+    /** Back to what stood in its place. */
+    onback: () => void;
   }
-  let { editor, plan, c, onmoved }: Props = $props();
+  let { editor, plan, c, findings, onmoved, onback }: Props = $props();
 
   const coat = $derived(c.coat);
   const thick = (mm: number): string => shared.write.film(mm);
@@ -55,92 +63,109 @@
     });
 </script>
 
-<div class="flex flex-col gap-1 px-3 pb-2">
-  {#if coat.kind === 'wave'}
-    {#await import('./WavePart.svelte') then { default: WavePart }}<WavePart {plan} {coat} {change} {set} />{/await}
-  {:else if coat.kind === 'top'}
-    <LiveField
-      narrow
-      tight
-      label="cover"
-      shows={thick(coat.cover)}
-      read={readFilm}
-      hint={`over the highest point; ${thick(c.film)} on the mean, ${shared.write.coverage(c.film)}`}
-      value={coat.cover}
-      commit={(v) => act('Change the cover of the top', (p, id) => withFilm(p, id, v))}
-    />
-  {:else}
-    <LiveField
-      narrow
-      tight
-      label="film"
-      shows={thick(coat.film)}
-      read={readFilm}
-      hint={shared.write.coverage(coat.film)}
-      value={coat.film}
-      commit={(v) => act(`Change the film of ${c.name}`, (p, id) => withFilm(p, id, v))}
-    />
-    {#if coat.kind === 'sand'}
-      <LengthField
-        label="thins out"
-        value={coat.taper ?? 0}
-        range={limits.taper}
-        what="A taper"
-        hint="across the shore, half of it under the sea"
-        commit={(taper) => set('Change how the sand thins out', { taper })}
-      />
-      {#if (coat.how ?? 'in resin') === 'in resin'}
-        <SchoolField
-          school={texture}
-          value={textureOf(coat.sandPerResin)}
-          onchange={(way) => set('Change the texture of the sand', { sandPerResin: texturePerResin[way] })}
-        />
+<Sheet title="{c.number} {c.name}" class="h-full">
+  {#snippet aside()}
+    <p class="flex min-w-0 gap-3 text-[13px] text-soft">
+      <span class="truncate">{overWords(coat, shared.write)}{c.area > 0 ? `, ${shared.write.area(c.area)}` : ''}</span>
+      <button type="button" class="whitespace-nowrap underline" onclick={onback}>Back to the cups <kbd>Esc</kbd></button>
+    </p>
+  {/snippet}
+  <div class="min-h-0 grow overflow-y-auto px-3 py-1.5 text-[13px]">
+    {#if findings.length}<div class="-mx-3 mb-1.5"><Findings {findings} /></div>{/if}
+    <div class="grid grid-cols-2 items-start gap-x-3 gap-y-1 xl:grid-cols-3">
+      {#if coat.kind === 'wave'}
+        {#await import('./WavePart.svelte') then { default: WavePart }}<WavePart {plan} {coat} {change} {set} />{/await}
+      {:else if coat.kind === 'top'}
         <LiveField
-          narrow
-          tight
-          label="sand to resin"
-          shows={plain(coat.sandPerResin, 2)}
-          read={(t) => readWithin(bare, t, { min: 0, max: 3 }, 'A share', (v) => plain(v, 2))}
-          hint={`by weight; it takes ${writeShare(displaced(coat.sandPerResin))} of the volume`}
-          value={coat.sandPerResin}
-          commit={(sandPerResin) => set('Change the share of sand', { sandPerResin })}
+          small
+          label="cover"
+          shows={thick(coat.cover)}
+          read={readFilm}
+          hint={`over the highest point; ${thick(c.film)} on the mean, ${shared.write.coverage(c.film)}`}
+          value={coat.cover}
+          commit={(v) => act('Change the cover of the top', (p, id) => withFilm(p, id, v))}
+        />
+      {:else}
+        <LiveField
+          small
+          label="film"
+          shows={thick(coat.film)}
+          read={readFilm}
+          hint={shared.write.coverage(coat.film)}
+          value={coat.film}
+          commit={(v) => act(`Change the film of ${c.name}`, (p, id) => withFilm(p, id, v))}
+        />
+        {#if coat.kind === 'sand'}
+          <LengthField
+            small
+            label="thins out"
+            value={coat.taper ?? 0}
+            range={limits.taper}
+            what="A taper"
+            hint="across the shore, half of it under the sea"
+            commit={(taper) => set('Change how the sand thins out', { taper })}
+          />
+          {#if (coat.how ?? 'in resin') === 'in resin'}
+            <SchoolField
+              school={texture}
+              value={textureOf(coat.sandPerResin)}
+              onchange={(way) => set('Change the texture of the sand', { sandPerResin: texturePerResin[way] })}
+            />
+            <LiveField
+              small
+              label="sand to resin"
+              shows={plain(coat.sandPerResin, 2)}
+              read={(t) => readWithin(bare, t, { min: 0, max: 3 }, 'A share', (v) => plain(v, 2))}
+              hint={`by weight; it takes ${writeShare(displaced(coat.sandPerResin))} of the volume`}
+              value={coat.sandPerResin}
+              commit={(sandPerResin) => set('Change the share of sand', { sandPerResin })}
+            />
+          {/if}
+          <SchoolField school={beach} value={coat.how ?? 'in resin'} onchange={(how) => set('Change how the beach is laid', { how })} />
+        {:else if coat.kind === 'sea'}
+          {@const slope = shared.slopes?.find((s) => s.id === coat.slopeId)}
+          {#if slope}<p class="order-1 col-span-full text-soft">
+              Its tints are those of <a class="underline" href="/tints?slope={slope.id}">{slope.name}</a>
+            </p>{/if}
+          <LiveField
+            small
+            label="bed of clear"
+            shows={thick(coat.bed ?? 0)}
+            read={(t) => shared.read.film(t, { min: 0, max: Math.max(0, coat.film - 0.1) }, 'A bed under this film')}
+            hint="its share of the film"
+            value={coat.bed ?? 0}
+            commit={(bed) => set('Change the bed', { bed })}
+          />
+          <SchoolField
+            school={order}
+            value={coat.order ?? 'deep to shore'}
+            onchange={(way) =>
+              change('Change the order of tints', (old) => {
+                const { order: _, ...rest } = old as typeof coat;
+                return way === 'deep to shore' ? rest : { ...rest, order: way };
+              })}
+          />
+        {/if}
+        {#if coat.kind === 'glaze' || coat.kind === 'sea'}{#await import('./Lacing.svelte') then { default: Lacing }}<Lacing
+              {plan}
+              coatId={coat.id}
+            />{/await}{/if}
+        <SchoolField
+          school={laying}
+          value={laidOf(coat)}
+          onchange={(laid) => act('Change how it is laid', (p, id) => withLaid(p, id, laid, plan.means.resins))}
         />
       {/if}
-      <SchoolField school={beach} value={coat.how ?? 'in resin'} onchange={(how) => set('Change how the beach is laid', { how })} />
-    {:else if coat.kind === 'sea'}
-      {@const slope = shared.slopes?.find((s) => s.id === coat.slopeId)}
-      {#if slope}<p class="text-[13px] text-soft">
-          tints of <a class="underline" href="/tints?slope={slope.id}">{slope.name}</a>
-        </p>{/if}
-      <LiveField
-        narrow
-        tight
-        label="bed of clear"
-        shows={thick(coat.bed ?? 0)}
-        read={(t) => shared.read.film(t, { min: 0, max: Math.max(0, coat.film - 0.1) }, 'A bed under this film')}
-        hint="its share of the film"
-        value={coat.bed ?? 0}
-        commit={(bed) => set('Change the bed', { bed })}
-      />
-      <SchoolField
-        school={order}
-        value={coat.order ?? 'deep to shore'}
-        onchange={(way) =>
-          change('Change the order of tints', (old) => {
-            const { order: _, ...rest } = old as typeof coat;
-            return way === 'deep to shore' ? rest : { ...rest, order: way };
-          })}
-      />
-    {/if}
-    {#if coat.kind === 'glaze' || coat.kind === 'sea'}{#await import('./Lacing.svelte') then { default: Lacing }}<Lacing
-          {plan}
-          coatId={coat.id}
-        />{/await}{/if}
-    <SchoolField school={laying} value={laidOf(coat)} onchange={(laid) => set('Change how it is laid', { laid })} />
+      <CoatPart {editor} {plan} {c} />
+      <NameField small label="name" value={coat.name ?? ''} placeholder={c.name} commit={rename} />
+    </div>
+  </div>
+  {#if c.cups.length}
+    <p aria-label="Cups of this coat" class="shrink-0 truncate border-t border-rule px-3 py-1 text-[13px] text-soft">
+      {c.cups.map((cup) => `${cup.name} ${shared.write.volume(cup.ml)}`).join(' · ')}
+    </p>
   {/if}
-  <CoatPart {editor} {plan} {c} />
-  <NameField label="name" value={coat.name ?? ''} placeholder={c.name} commit={rename} />
-  <div class="-ml-2 flex flex-wrap">
+  <div class="flex shrink-0 flex-wrap border-t border-rule px-1 text-[13px]">
     <button type="button" class="button button-quiet px-2!" onclick={() => act(`Lay ${c.name} twice`, withCoatTwice)}>Duplicate</button>
     <button
       type="button"
@@ -156,4 +181,4 @@
     >
     <button type="button" class="button button-quiet px-2!" onclick={takeOff}>Take this coat off</button>
   </div>
-</div>
+</Sheet>

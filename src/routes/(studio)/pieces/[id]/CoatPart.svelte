@@ -1,5 +1,4 @@
 <script lang="ts">
-  import { shared } from '$lib/store/shared.svelte';
   import { awaitedBy, isJoined, overOf } from '#core/coat';
   import { limits, type Coat, type Edge, type Over, type Until } from '#core/document';
   import { withCoat } from '#core/edit';
@@ -25,7 +24,7 @@
   ];
   const edges: Edge[] = ['run over', 'taped', 'dammed', 'wall'];
   const lower = $derived(plan.coats.slice(0, c.number - 1));
-  const words: Record<Until, string> = { tacky: 'no longer runs', recoat: 'opens for a coat', hard: 'is hard' };
+  const words: Record<Until, string> = { tacky: 'no longer runs', recoat: 'takes the next coat', hard: 'is hard' };
 
   const change = (label: string, to: (old: Coat) => Coat) => {
     const id = coat.id;
@@ -44,103 +43,103 @@
   }
 </script>
 
-<div class="flex flex-col gap-1 text-[13px]">
-  {#if coat.kind !== 'wave'}
-    <label class="text-soft"
-      >over<select class="input min-h-7!" value={over.kind} onchange={(e) => setOver(starts.find((o) => o.kind === e.currentTarget.value)!)}
-        >{#each starts as o (o.kind)}<option value={o.kind}>{overLabels[o.kind]}</option>{/each}</select
-      ></label
-    >
-    {#if over.kind === 'deep'}
-      <LiveField
-        narrow
-        tight
-        label="as far as"
-        value={over.share}
-        shows={writeShare(over.share)}
-        read={(t) => readWithin(fraction, t, { min: 0.05, max: 1 }, 'A share', writeShare, '%')}
-        commit={(share) => setOver({ kind: 'deep', share })}
-      />
-    {:else if over.kind === 'strip'}
-      <LengthField
-        label="from"
-        value={over.from}
-        range={{ min: 0, max: over.to - 1 }}
-        what="Its near side"
-        commit={(from) => setOver({ ...over, from })}
-      />
-      <LengthField
-        label="to"
-        value={over.to}
-        range={{ min: over.from + 1, max: limits.strip.max }}
-        what="Its far side"
-        commit={(to) => setOver({ ...over, to })}
-      />
-    {/if}
-    <label class="text-soft"
-      >edge<select
-        class="input min-h-7!"
-        value={coat.edge ?? ''}
-        onchange={(e) => {
-          const edge = e.currentTarget.value as Edge | '';
-          void change(`Change the edge of ${c.name}`, (old) => {
-            const { edge: _, ...rest } = old;
-            return (edge ? { ...rest, edge } : rest) as Coat;
-          });
-        }}
-        ><option value="">as the board: {plan.piece.edge}</option>{#each edges as edge (edge)}<option value={edge}>{edge}</option
-          >{/each}</select
-      ></label
-    >
+{#if coat.kind !== 'wave'}
+  <label class="text-soft"
+    >over<select class="input min-h-7!" value={over.kind} onchange={(e) => setOver(starts.find((o) => o.kind === e.currentTarget.value)!)}
+      >{#each starts as o (o.kind)}<option value={o.kind}>{overLabels[o.kind]}</option>{/each}</select
+    ></label
+  >
+  {#if over.kind === 'deep'}
+    <LiveField
+      small
+      label="how much of the board"
+      value={over.share}
+      shows={writeShare(over.share)}
+      read={(t) => readWithin(fraction, t, { min: 0.05, max: 1 }, 'A share', writeShare, '%')}
+      commit={(share) => setOver({ kind: 'deep', share })}
+    />
+  {:else if over.kind === 'strip'}
     <LengthField
-      label="back from rim"
-      value={coat.inset ?? 0}
-      range={limits.inset}
-      what="A margin"
-      commit={(inset) => change(`Keep ${c.name} back from the rim`, (old) => ({ ...old, inset }))}
+      small
+      label="from"
+      value={over.from}
+      range={{ min: 0, max: over.to - 1 }}
+      what="Its near side"
+      commit={(from) => setOver({ ...over, from })}
+    />
+    <LengthField
+      small
+      label="to"
+      value={over.to}
+      range={{ min: over.from + 1, max: limits.strip.max }}
+      what="Its far side"
+      commit={(to) => setOver({ ...over, to })}
     />
   {/if}
-  {#if c.number > 1}
-    <label class="text-soft"
-      >waits for<select
-        class="input min-h-7!"
-        value={isJoined(plan.piece.coats, coat) ? 'same' : awaited ? `${awaited.coatId}|${awaited.until}` : 'window'}
-        onchange={(e) => wait(e.currentTarget.value)}
-        ><option value="same">nothing: the same pour as {c.number - 1}</option><option value="window">the window of {c.number - 1}</option
-        >{#each lower as l (l.coat.id)}{#each Object.entries(words) as [until, word] (until)}<option value="{l.coat.id}|{until}"
-              >{l.number} {l.name.split(',')[0]} {word}</option
-            >{/each}{/each}</select
-      ></label
-    >
-  {/if}
-  {#if plan.means.resins.length > 1}
-    <label class="text-soft"
-      >resin<select
-        class="input min-h-7!"
-        value={coat.resinId}
-        onchange={(e) => {
-          const resinId = e.currentTarget.value;
-          void change(`Change the resin of ${c.name}`, (old) => ({ ...old, resinId }));
-        }}
-        >{#each plan.means.resins as r (r.id)}<option value={r.id}>{r.name}</option>{/each}</select
-      ></label
-    >
-  {/if}
-  {#if isJoined(plan.piece.coats, coat)}
-    <label class="flex items-center gap-2 text-soft"
-      ><input
-        type="checkbox"
-        class="accent-ink"
-        checked={coat.ownBatch ?? false}
-        onchange={(e) => {
-          const own = e.currentTarget.checked;
-          void change(`Change the mixing of ${c.name}`, (old) => {
-            const { ownBatch: _, ...rest } = old;
-            return (own ? { ...rest, ownBatch: true } : rest) as Coat;
-          });
-        }}
-      />mixed on its own</label
-    >
-  {/if}
-  <p class="text-soft">{shared.write.area(c.area)}</p>
-</div>
+  <label class="text-soft"
+    >edge<select
+      class="input min-h-7!"
+      value={coat.edge ?? ''}
+      onchange={(e) => {
+        const edge = e.currentTarget.value as Edge | '';
+        void change(`Change the edge of ${c.name}`, (old) => {
+          const { edge: _, ...rest } = old;
+          return (edge ? { ...rest, edge } : rest) as Coat;
+        });
+      }}
+      ><option value="">as the board: {plan.piece.edge}</option>{#each edges as edge (edge)}<option value={edge}>{edge}</option
+        >{/each}</select
+    ></label
+  >
+  <LengthField
+    small
+    label="kept back from the rim"
+    value={coat.inset ?? 0}
+    range={limits.inset}
+    what="A margin"
+    commit={(inset) => change(`Keep ${c.name} back from the rim`, (old) => ({ ...old, inset }))}
+  />
+{/if}
+{#if c.number > 1}
+  <label class="text-soft"
+    >waits for<select
+      class="input min-h-7!"
+      value={isJoined(plan.piece.coats, coat) ? 'same' : awaited ? `${awaited.coatId}|${awaited.until}` : 'window'}
+      onchange={(e) => wait(e.currentTarget.value)}
+      ><option value="same">nothing: poured with coat {c.number - 1}</option><option value="window"
+        >coat {c.number - 1} to take the next coat</option
+      >{#each lower as l (l.coat.id)}{#each Object.entries(words) as [until, word] (until)}<option value="{l.coat.id}|{until}"
+            >{l.number} {l.name.split(',')[0]} {word}</option
+          >{/each}{/each}</select
+    ></label
+  >
+{/if}
+{#if plan.means.resins.length > 1}
+  <label class="text-soft"
+    >resin<select
+      class="input min-h-7!"
+      value={coat.resinId}
+      onchange={(e) => {
+        const resinId = e.currentTarget.value;
+        void change(`Change the resin of ${c.name}`, (old) => ({ ...old, resinId }));
+      }}
+      >{#each plan.means.resins as r (r.id)}<option value={r.id}>{r.name}</option>{/each}</select
+    ></label
+  >
+{/if}
+{#if isJoined(plan.piece.coats, coat)}
+  <label class="flex min-h-7 items-center gap-2 self-end text-soft"
+    ><input
+      type="checkbox"
+      class="accent-ink"
+      checked={coat.ownBatch ?? false}
+      onchange={(e) => {
+        const own = e.currentTarget.checked;
+        void change(`Change the mixing of ${c.name}`, (old) => {
+          const { ownBatch: _, ...rest } = old;
+          return (own ? { ...rest, ownBatch: true } : rest) as Coat;
+        });
+      }}
+    />mixed on its own</label
+  >
+{/if}

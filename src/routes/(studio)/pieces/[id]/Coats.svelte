@@ -4,21 +4,34 @@
   import { newCoatId, resinFor, withCoatAdded, withCoatMoved, withCoatOrder } from '#core/edit';
   import type { Coat } from '#core/document';
   import type { CoatPlan, PiecePlan } from '#core/plan';
-  import { fixed } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { focusOn } from '$lib/ui/focus';
   import { handle, sortable } from '$lib/ui/sorting';
   import Sheet from '$lib/ui/Sheet.svelte';
   import type { PieceEditor } from './editor.svelte';
-  import { waitWords } from './words';
+  import { overWords, waitWords } from './words';
 
-  /** The coats, top first, to be put in order by dragging or with Alt and the arrow keys; the chosen one opens to its figures. */
+  /** The coats, top first, to be put in order by dragging or with Alt and the arrow keys; the chosen one opens beside them. */
   let {
     editor,
     plan,
     findings,
     selected = $bindable(),
-  }: { editor: PieceEditor; plan: PiecePlan; findings: Finding[]; selected: string } = $props();
+    opened = $bindable(),
+  }: {
+    editor: PieceEditor;
+    plan: PiecePlan;
+    findings: Finding[];
+    selected: string;
+    /** Whether what the chosen coat is planned with stands open beside the list. */
+    opened: boolean;
+  } = $props();
+
+  /** A press chooses a coat; a second one opens it, and a third closes it again. */
+  function press(coatId: string) {
+    if (coatId === selected) opened = !opened;
+    else selected = coatId;
+  }
 
   interface Row {
     /** As the drag knows it: what stands in for a dragged row has an id of its own. */
@@ -64,6 +77,7 @@
     const coat = startingCoat(kind, newCoatId(piece, kind), resinId, piece.sea.edges.length + 1, means);
     await editor.commit(`Add a coat of ${kind}`, (p) => withCoatAdded(p, coat));
     selected = coat.id;
+    opened = true;
     await focusOnCoat(coat.id);
   }
 
@@ -80,9 +94,9 @@
     >
       {#each rows as { id, coatId } (id)}
         {@const c = plan.coats.find((own) => own.coat.id === coatId)!}
-        {@const open = coatId === selected}
-        <div class="border-b border-rule {open ? 'border-l-3 border-l-buoy bg-paper' : 'bg-sheet'}">
-          <div class="flex gap-1 px-3 py-1 leading-[1.3]">
+        {@const here = coatId === selected}
+        <div class="border-b border-rule {here ? 'border-l-3 border-l-buoy bg-paper' : 'bg-sheet'}">
+          <div class="flex gap-1 px-3 py-1 {opened ? 'leading-[1.2]' : 'leading-[1.3]'}">
             <span
               use:handle
               class="-ml-2 w-5 shrink-0 cursor-grab text-center text-soft"
@@ -91,31 +105,27 @@
             <button
               type="button"
               class="flex min-w-0 grow gap-2 text-left"
-              aria-expanded={open}
+              aria-expanded={here && opened}
               data-focus="coat {coatId}"
-              onclick={() => (selected = coatId)}
+              onclick={() => press(coatId)}
               onkeydown={(e) => key(e, c)}
             >
               <span class="sr-only">{c.number}</span>
               <span class="min-w-0 grow">
-                <span class="block truncate {open ? 'font-bold' : ''}"
+                <span class="block truncate {here ? 'font-bold' : ''}"
                   >{c.name}{#if marks(c)}<span class="ml-1 text-[13px] font-bold text-buoy">{marks(c)}</span>{/if}</span
                 >
+                {#if opened}<span class="block truncate text-[13px] text-soft">{overWords(c.coat, shared.write)}</span>{/if}
                 <span class="block truncate text-[13px] text-soft">{waitWords(plan, c)}</span>
+                {#if here && !opened}<span class="text-[13px] underline">Change it</span>{/if}
               </span>
               <span class="shrink-0 text-right"
-                ><span class="block">{fixed(c.film, c.coat.kind === 'wave' ? 2 : 1)}</span><span class="block text-[13px] text-soft"
+                ><span class="block">{shared.write.fine(c.film)}</span><span class="block text-[13px] text-soft"
                   >{shared.write.volume(c.ml)}</span
                 ></span
               >
             </button>
           </div>
-          {#if open && !dragged}{#await import('./CoatDetail.svelte') then { default: CoatDetail }}<CoatDetail
-                {editor}
-                {plan}
-                {c}
-                onmoved={focusOnCoat}
-              />{/await}{/if}
         </div>
       {/each}
     </div>

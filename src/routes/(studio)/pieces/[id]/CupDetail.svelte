@@ -1,11 +1,13 @@
 <script lang="ts">
-  import { limits, tintsOf, type Part } from '#core/document';
+  import { tintsOf, type Colourant, type Part } from '#core/document';
+  import { ownLimit } from '#core/craft';
   import { withLoad, withTint } from '#core/edit';
   import type { Cup } from '#core/coat';
   import type { PiecePlan } from '#core/plan';
-  import { fraction, plain, readWithin, writeShare } from '#core/units';
+  import { readDose, type Dose } from '#core/mix';
+  import { writeShare } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
-  import { writeDose, writeSand } from '#core/pour';
+  import { writeDose, writeMeasured, writeSand } from '#core/pour';
   import { focusOn } from '$lib/ui/focus';
   import LiveField from '$lib/ui/LiveField.svelte';
   import NameField from '$lib/ui/NameField.svelte';
@@ -26,9 +28,21 @@
   );
   const others = $derived(tint ? plan.means.colourants.filter((c) => !parts.some((p) => p.colourant.id === c.id)) : []);
 
-  const percent = (load: number): string => `${plain(load * 100, 4)} %`;
-  const readLoad = (text: string) => readWithin(fraction, text, limits.load, 'A load', percent, '%');
+  /** What a colourant's field shows: what is counted or measured, where that is all there is to say. */
+  const shown = (load: number, dose: Dose | undefined): string =>
+    dose && dose.letDown === undefined && (dose.count === undefined || dose.count > 0)
+      ? writeMeasured(dose, shared.write)
+      : writeShare(load);
+  /** And what stands beside it: its share of the mix, or how it is thinned. */
+  const beside = (load: number, dose: Dose | undefined): string =>
+    dose?.letDown ? writeDose(dose, shared.write) : `${writeShare(load)} of the mix`;
   const set = (part: Part, name: string) => editor.commit(`Change ${name} in ${cup.name}`, (p) => withLoad(p, cup.id.coat, index, part));
+  /** A colourant that is added begins with what a hand puts in first: a few drops, or a pea of paste. */
+  const startingLoad = (c: Colourant): number => {
+    const resinG = cup.parts.aG + cup.parts.bG;
+    const first = readDose(c.dropMl === undefined ? 'a pea' : '3 drops', { colourant: c, resinG }, shared.write);
+    return first.ok ? Math.min(first.value, ownLimit(c, cup.limit)) : 0.0005;
+  };
   /** Takes a colourant off; the keyboard goes to the one that can be put back. */
   async function takeOff(colourant: { id: string; name: string }) {
     const { coat: coatId } = cup.id;
@@ -62,9 +76,9 @@
     <LiveField
       narrow
       label={colourant.name}
-      shows={percent(load!)}
-      read={readLoad}
-      hint={dose && writeDose(dose, shared.write)}
+      shows={shown(load!, dose)}
+      read={(text) => readDose(text, { colourant, resinG: cup.parts.aG + cup.parts.bG }, shared.write)}
+      hint={beside(load!, dose)}
       value={load!}
       commit={(v) => set({ colourantId: colourant.id, load: v }, colourant.name)}
     />
@@ -77,7 +91,7 @@
           type="button"
           class="mr-2 underline"
           data-focus="add {c.id}"
-          onclick={() => set({ colourantId: c.id, load: 0.0005 }, c.name)}>{c.name}</button
+          onclick={() => set({ colourantId: c.id, load: startingLoad(c) }, c.name)}>{c.name}</button
         >{/each}
     </p>
   {/if}

@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Finding } from '#core/advice';
-  import { smallestWeighable } from '#core/mix';
+  import { isOver, smallestWeighable } from '#core/mix';
   import type { Batch, PiecePlan, PourPlan } from '#core/plan';
-  import type { Cup } from '#core/coat';
+  import { thinnedIn, type Cup } from '#core/coat';
   import { plain, writeShare, writeSpan } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { contentsOf, writeContents } from '#core/pour';
@@ -78,8 +78,8 @@
               </tr>
               <tr class="align-top text-[13px] text-soft">
                 <td colspan="4" class="pr-3 pb-[3px] pl-10"
-                  >{writeContents(contentsOf(cup), shared.write).join(' + ') || 'clear'}{#if cup.load > cup.limit}<b class="text-buoy"
-                      >{` ${writeShare(cup.load)} colourant`}</b
+                  >{writeContents(contentsOf(cup), shared.write).join(' + ') || 'clear'}{#if isOver(cup.load, cup.limit)}<b
+                      class="text-buoy">{` ${writeShare(cup.load)} colourant`}</b
                     >{/if}</td
                 >
               </tr>
@@ -103,6 +103,12 @@
     {:else}
       <p class="p-3 text-soft">No cups yet. They follow from the coats and the drawing.</p>
     {/if}
+    {#each pour?.batches ?? [] as batch, b (b)}
+      {@const thin = thinnedIn(batch.cups)}
+      {#if thin.length}<p class="border-t border-rule px-3 py-2 text-[13px] text-soft">
+          Thinned before the cups are coloured: {thin.map((t) => `${t.name}, 1 part in ${t.letDown} of clear`).join('; ')}.
+        </p>{/if}
+    {/each}
     {#each small as batch, b (b)}
       <p class="border-t border-rule px-3 py-2 text-[13px] text-soft">
         So small a mix cannot be weighed well enough: with steps of {shared.write.weight(settings.scaleStep, 3)} the ratio holds to 5 % from {shared.write.weight(
@@ -116,10 +122,7 @@
       {@const w = batch.windows}
       <p class="border-t border-rule px-3 py-2 text-[13px] text-soft">
         {batch.resin.name}: pour within {plain(w.heatUntil, 0)} min of mixing at {shared.write.temperature(plan.means.air(0))}.
-        {#if pour?.coats.some((c) => c.coat.kind === 'wave') && w.white.until > w.white.from}White is ready at {writeSpan(
-            w.white.from,
-            w.white.until,
-          )}.{/if}
+        {#if w.white && w.white.until > w.white.from}White is ready at {writeSpan(w.white.from, w.white.until)}.{/if}
       </p>
     {/each}
   </div>

@@ -8,8 +8,11 @@
 </script>
 
 {#each laces as lace (lace.wave.id)}
-  <p class="text-[13px] text-soft">
-    White of coat {lace.number} shows through: contrast <b class="text-ink">{fixed(lace.after, 2)}</b>, {fixed(lace.before, 2)} before this coat;
-    {writeShare(lace.before > 0 ? lace.after / lace.before : 1)} of it stays.
+  <p class="order-1 col-span-full text-soft">
+    The white of coat {lace.number} shows through it:
+    <b class="text-ink">{writeShare(lace.before > 0 ? lace.after / lace.before : 1)}</b> of its contrast stays, {fixed(lace.after, 2)} of {fixed(
+      lace.before,
+      2,
+    )}.
   </p>
 {/each}

@@ -135,7 +135,7 @@
   const chosen = $derived(section.layers.filter((l) => l.coatId === selected));
 </script>
 
-<div class="relative min-h-36 grow [contain:strict]" bind:clientWidth={width} bind:clientHeight={height}>
+<div class="relative min-h-30 grow max-lg:min-h-36 [contain:strict]" bind:clientWidth={width} bind:clientHeight={height}>
   {#if width > 0}
     <svg
       class="absolute inset-0 block text-[11px]"
@@ -151,7 +151,7 @@
       >
       <text x={LEFT} y="13" text-anchor="middle" class="fill-ink text-[12px] font-bold">A</text>
       <text x={x(section.length)} y="13" text-anchor="middle" class="fill-ink text-[12px] font-bold">B</text>
-      <text x="8" y="13" class="fill-soft">mm</text>
+      <text x="8" y="13" class="fill-soft">{unit}</text>
       <g aria-label="Seen from above, through every coat" role="img">
         {#each seen as run, i (i)}
           <rect x={run.x} y="18" width={run.width + 0.3} height="7" fill={run.colour ?? 'url(#section-board)'} />

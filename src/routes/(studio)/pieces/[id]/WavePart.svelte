@@ -31,36 +31,36 @@
 </script>
 
 <LiveField
-  narrow
-  tight
-  label="lay at"
+  small
+  label="white goes on at"
   shows={`${plain(planned, 1)} min`}
   read={readMinute}
   hint={coat.layAt === undefined ? 'when it is crispest' : undefined}
   value={planned}
   commit={(layAt) => set('Change when the white is laid', { layAt })}
 />
-{#if coat.layAt !== undefined}<button type="button" class="-mt-1 self-start text-[13px] underline" onclick={whenCrispest}
+{#if coat.layAt !== undefined}<button type="button" class="self-end pb-1 text-left underline" onclick={whenCrispest}
     >Lay it when it is crispest</button
   >{/if}
 <LiveField
-  narrow
-  tight
-  label="rests, then heat"
+  small
+  label="rests before the heat"
   shows={`${plain(coat.rest ?? 0, 1)} min`}
   read={readMinute}
   value={coat.rest ?? 0}
   commit={(rest) => set('Change how long the white rests', { rest })}
 />
 <LengthField
-  label="to sea"
+  small
+  label="reaches to sea"
   value={coat.reachSea}
   range={limits.reach}
   what="A reach"
   commit={(reachSea) => set('Change the reach to sea', { reachSea })}
 />
 <LengthField
-  label="up beach"
+  small
+  label="and up the beach"
   value={coat.reachUp}
   range={limits.reach}
   what="A reach"

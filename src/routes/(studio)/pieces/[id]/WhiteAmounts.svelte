@@ -30,11 +30,12 @@
   };
 </script>
 
-<p class="text-[13px]">
-  White by its reach <b>{volume(white.byReach)}</b>, by its line <b>{volume(white.byLine)}</b>, along {shared.write.length(white.length)}.
-  Its cup holds {factor > 1 ? `${plain(factor, 2)} times the greater` : 'the greater'}.
+<p class="order-1 col-span-full">
+  White: <b>{volume(white.byReach)}</b> for its reach, <b>{volume(white.byLine)}</b> in the line as drawn, over {shared.write.length(
+    white.length,
+  )} of it. The cup holds {factor > 1 ? `${plain(factor, 2)} times the greater` : 'the greater'}.
 </p>
-<p class="text-[13px] text-soft">
+<p class="order-1 col-span-full text-soft">
   {#if hiding.contrast >= HIDES}As thin as foam, {shared.write.film(film)}, it hides what is below.
   {:else}As thin as foam, {shared.write.film(film)}, the sea shows through it: it hides {writeShare(hiding.contrast)}, and {writeShare(
       HIDES,
@@ -44,7 +45,7 @@
       : `From ${shared.write.film(hiding.hidesFrom)} on it hides.`}{/if}
 </p>
 {#if stick}
-  <p class="text-[13px] text-soft">
+  <p class="order-1 col-span-full text-soft">
     Test it when it is laid, {thicknessWord(stick.mu)} by then: lift a stick out, count {plain(stick.seconds, 0)} s, look {shared.write.length(
       stick.below,
     )} below its upper end. It keeps {shared.write.film(stick.film)} and {stick.contrast >= HIDES ? 'shows no wood' : 'shows the wood'}.
@@ -54,8 +55,7 @@
 {/if}
 {#if coat.additive && coat.additive !== 'none'}
   <LiveField
-    narrow
-    tight
+    small
     label="drops"
     value={coat.additiveDrops ?? 0}
     shows={plain(coat.additiveDrops ?? 0, 0)}
@@ -68,7 +68,7 @@
     onchange={(way) => set('Change where the additive goes', { additiveInto: way })}
   />
   {#if coat.additive === 'silicone'}
-    <p class="text-[13px] text-warn">
+    <p class="order-1 col-span-full text-warn">
       It costs later: degrease, scuff and seal before the next coat, {writeHours(later.hours)} and {volume(later.sealMl)} of clear.
     </p>
   {/if}

@@ -49,9 +49,16 @@ export interface Typed {
   resinId: string;
 }
 
-/** The fields of a board as they are first shown. */
-export function typedFrom(start: BoardAnswers, writes: Writes): Typed {
-  const write = writes.length;
+/** What a text was written for, mm or g: it is rounded, and leaving it alone must not change what it stands for. */
+export type Exact = Map<string, number>;
+
+/** The fields of a board as they are first shown. @param exact is told what each text stands for */
+export function typedFrom(start: BoardAnswers, writes: Writes, exact: Exact): Typed {
+  const kept = (text: string, value: number): string => {
+    exact.set(text, value);
+    return text;
+  };
+  const write = (mm: number): string => kept(writes.length(mm), mm);
   const { shape, surface, clock } = start;
   const [width, height] = boxOf(shape);
   return {
@@ -82,7 +89,7 @@ export function typedFrom(start: BoardAnswers, writes: Writes): Typed {
     edge: start.edge,
     wallHeight: write(start.wallHeight ?? 12),
     tapeOff: start.tapeOff ?? 'after hardening',
-    hanger: start.hangerKg === undefined ? '' : writes.heavy(start.hangerKg * 1000),
+    hanger: start.hangerKg === undefined ? '' : kept(writes.heavy(start.hangerKg * 1000), start.hangerKg * 1000),
     holes: (start.holes ?? []).map((h) => ({
       x: write(h.x),
       y: write(h.y),
@@ -93,11 +100,16 @@ export function typedFrom(start: BoardAnswers, writes: Writes): Typed {
   };
 }
 
-/** How each field of a board is read, in the studio's unit. */
-export function readersOf(writes: Writes) {
+/** How each field of a board is read, in the studio's unit. @param exact what texts that were not typed stand for */
+export function readersOf(writes: Writes, exact: Exact) {
   const write = writes.length;
   const unit = writes.units.length;
-  const mm = (range: { min: number; max: number }, what: string) => (text: string) => readWithin(length, text, range, what, write, unit);
+  const mm =
+    (range: { min: number; max: number }, what: string) =>
+    (text: string): Reading => {
+      const value = exact.get(text.trim());
+      return value === undefined ? readWithin(length, text, range, what, write, unit) : { ok: true, value };
+    };
   const share = (range: { min: number; max: number }, what: string) => (text: string) =>
     readWithin(fraction, text, range, what, (v) => `${plain(v * 100, 1)} %`, '%');
   const whole =
@@ -132,14 +144,16 @@ export function readersOf(writes: Writes) {
     hanger: (text: string): Reading =>
       text.trim() === ''
         ? { ok: true, value: 0 }
-        : readWithin(
-            mass,
-            text,
-            { min: limits.hanger.min * 1000, max: limits.hanger.max * 1000 },
-            'A hanger',
-            writes.heavy,
-            writes.units.weight === 'g' ? 'kg' : 'lb',
-          ),
+        : exact.has(text.trim())
+          ? { ok: true, value: exact.get(text.trim())! }
+          : readWithin(
+              mass,
+              text,
+              { min: limits.hanger.min * 1000, max: limits.hanger.max * 1000 },
+              'A hanger',
+              writes.heavy,
+              writes.units.weight === 'g' ? 'kg' : 'lb',
+            ),
     place: mm(limits.place, 'A place'),
     diameter: mm(limits.hole, 'A hole'),
   };
@@ -147,6 +161,14 @@ export function readersOf(writes: Writes) {
 export type Readers = ReturnType<typeof readersOf>;
 
 export const primed = (t: Typed): boolean => t.primer === 'gesso' || t.primer === 'paint' || t.primer === 'clear sealer';
+
+/** Whether all that stands under the fold can be read. */
+export const restReads = (t: Typed, read: Readers): boolean =>
+  read.count(t.count).ok &&
+  (!primed(t) || read.primerCoats(t.primerCoats).ok) &&
+  read.hanger(t.hanger).ok &&
+  (!t.relief || (read.reliefHeight(t.reliefHeight).ok && read.reliefShare(t.reliefShare).ok)) &&
+  t.holes.every((h) => read.place(h.x).ok && read.place(h.y).ok && read.diameter(h.diameter).ok);
 
 export type BoardReading = { ok: true; answers: BoardAnswers } | { ok: false; says: string };
 

@@ -10,7 +10,7 @@
 
   /** The slowest resin leaves the most time, so a new piece begins with it. */
   const slowest = $derived(shared.resins && [...shared.resins].sort((a, b) => b.workingMin - a.workingMin)[0]);
-  const start = $derived(startingBoard(slowest?.id ?? ''));
+  const start = $derived(startingBoard(slowest?.id ?? '', shared.settings?.length === 'in' ? 'inches' : 'metric'));
 
   /** A stable id from the name, and a number where that is taken. */
   function idFor(name: string, taken: string[]): string {
@@ -46,12 +46,6 @@
     </p>
   </div>
   {#if shared.settings && shared.resins}
-    {#key shared.settings}<BoardForm
-        {start}
-        settings={shared.settings}
-        resins={shared.resins}
-        does="Put it on the table"
-        onanswer={add}
-      />{/key}
+    <BoardForm {start} settings={shared.settings} resins={shared.resins} does="Put it on the table" onanswer={add} />
   {/if}
 </main>

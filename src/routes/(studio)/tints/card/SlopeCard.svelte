@@ -36,7 +36,9 @@
         >
         <th scope="row" class="px-1.5 text-left"
           ><span class="block text-[19px] font-bold">{cup.cup.name}</span><span class="font-normal whitespace-nowrap"
-            >{shared.write.volume(cup.cup.ml)}, {fixed(cup.cup.ml * mixedDensity(work.means.resin), 1)} g</span
+            >{shared.write.volume(cup.cup.ml)}{shared.write.byScale
+              ? `, ${shared.write.weight(cup.cup.ml * mixedDensity(work.means.resin))}`
+              : ''}</span
           ></th
         >
         <td

@@ -47,6 +47,7 @@
         ...$state.snapshot({ resin, colourants: using, film, ground: groundNamed(ground).internal }),
         resinG: ml * mixedDensity(resin),
         scaleStep: shared.settings!.scaleStep,
+        whole: shared.method?.fewDrops === 'whole drops',
       },
   );
   onDestroy(() => picks.stop());

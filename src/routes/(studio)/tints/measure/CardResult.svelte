@@ -47,13 +47,13 @@
   </tbody>
 </table>
 <dl class="mt-2 grid grid-cols-[auto_minmax(0,1fr)] gap-x-3 text-[13px] [&>dt]:text-soft">
-  <dt>K per mm, red / green / blue</dt>
+  <dt>takes of red, green, blue</dt>
   <dd>{three(per(measured.absorb), 3)}</dd>
-  <dt>S per mm</dt>
+  <dt>throws back</dt>
   <dd>{three(per(measured.scatter), 3)}</dd>
-  <dt>k at load 1</dt>
+  <dt>k, undiluted</dt>
   <dd><b>{three(measured.absorb, 1)}</b></dd>
-  <dt>s at load 1</dt>
+  <dt>s, undiluted</dt>
   <dd><b>{three(measured.scatter, 1)}</b></dd>
   <dt>greys come back within</dt>
   <dd>{share(card.residual)}</dd>

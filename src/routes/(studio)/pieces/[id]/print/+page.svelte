@@ -56,7 +56,7 @@
       </p>
       <div class="ml-auto flex flex-wrap gap-2">
         <a class="button" href="/pieces/{piece.id}">Back to the piece</a>
-        <button type="button" class="button" title="The drawing in real millimetres, which this app reads back" onclick={save}
+        <button type="button" class="button" title="The drawing at its real size, which this app reads back" onclick={save}
           >Save as SVG</button
         >
         <button type="button" class="button button-main" onclick={() => window.print()}>Print</button>

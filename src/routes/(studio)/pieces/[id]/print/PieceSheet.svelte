@@ -74,7 +74,7 @@
     </p>
   </header>
   <p class="mt-1">
-    {writeBoard(piece, settings)}. {edgeAmounts(piece)} Area {shared.write.area(plan.area)}, rim {shared.write.run(plan.rim)}, finished {shared.write.heavy(
+    {writeBoard(piece, shared.write)}. {edgeAmounts(piece)} Area {shared.write.area(plan.area)}, rim {shared.write.run(plan.rim)}, finished {shared.write.heavy(
       weight.total * 1000,
     )} with {shared.write.heavy(weight.resin * 1000)} of resin.
   </p>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shared } from '$lib/store/shared.svelte';
   import type { Settings } from '#core/document';
   import type { PiecePlan } from '#core/plan';
   import type { Quote } from '#core/stock';
@@ -23,7 +24,7 @@
   <h2 class="text-[30px] leading-tight">{piece.name}</h2>
   <p class="text-[14px] text-soft">{count}{piece.dueOn ? `, ready by ${dayMonth(Date.parse(piece.dueOn))}` : ''}</p>
 </header>
-<p class="mt-2 text-[14px]">{writeBoard(piece, settings)}. {uses[piece.use]}</p>
+<p class="mt-2 text-[14px]">{writeBoard(piece, shared.write)}. {uses[piece.use]}</p>
 <svg
   class="pointer-events-none mx-auto mt-5 block"
   width={Math.min(560, 380 * ratio)}

@@ -2,7 +2,8 @@
   import { limits, type Piece, type Sea } from '#core/document';
   import { withBareEdge, withBreaker, withCornerBeach, withIsland } from '#core/edit';
   import { looseGrams, type PiecePlan } from '#core/plan';
-  import { plain } from '#core/units';
+  import { bulk } from '#core/craft';
+  import { shared } from '$lib/store/shared.svelte';
   import { focusOn } from '$lib/ui/focus';
   import LengthField from '$lib/ui/LengthField.svelte';
   import type { Drawing } from '../drawing.svelte';
@@ -75,7 +76,7 @@
       what="The far edge of the gravel"
       commit={(to) => set('Change the gravel', (old) => ({ ...old, gravel: { ...gravel, to } }))}
     />
-    <span class="text-soft">inland, {plain(loose.gravel, 0)} g</span>
+    <span class="text-soft">inland, {shared.write.measure(loose.gravel, loose.gravel / bulk.gravel, 0)}</span>
     <button type="button" class="underline" data-focus="off gravel" onclick={() => withoutBand('gravel')}>Take it off</button>
   {/if}
   {#if sea.dry}
@@ -86,7 +87,7 @@
       what="A band"
       commit={(from) => set('Change the dry sand', (old) => ({ ...old, dry: { from } }))}
     />
-    <span class="text-soft">inland, {plain(loose.dry, 0)} g</span>
+    <span class="text-soft">inland, {shared.write.measure(loose.dry, loose.dry / bulk.sand, 0)}</span>
     <button type="button" class="underline" data-focus="off dry" onclick={() => withoutBand('dry')}>Take it off</button>
   {/if}
   {#if !sea.gravel && !sea.dry}<span class="text-soft">Bands lie inland from the shore, and give the grams they take.</span>{/if}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { shared } from '$lib/store/shared.svelte';
   import { weightOf, type PiecePlan } from '#core/plan';
-  import { fixed, plain } from '#core/units';
+  import { plain } from '#core/units';
 
   /** What the drawing measures: the share and area of each part, the shore, the rim, and what the finished piece weighs. */
   let { plan, names }: { plan: PiecePlan; names: string[] } = $props();
@@ -24,12 +24,12 @@
   {/each}
   <div class="grow border-l border-rule px-1.5">
     <dt class="whitespace-nowrap">Shoreline</dt>
-    <dd class="text-[15px] whitespace-nowrap">{fixed(plan.cut.shoreLength / 1000, 2)} m</dd>
-    <dd class="whitespace-nowrap text-soft">rim {fixed(plan.rim / 1000, 2)} m</dd>
+    <dd class="text-[15px] whitespace-nowrap">{shared.write.run(plan.cut.shoreLength)}</dd>
+    <dd class="whitespace-nowrap text-soft">rim {shared.write.run(plan.rim)}</dd>
   </div>
   <div class="grow border-l border-rule px-1.5">
     <dt class="whitespace-nowrap">Finished</dt>
-    <dd class="text-[15px] whitespace-nowrap">{fixed(weight.total, 2)} kg</dd>
-    <dd class="whitespace-nowrap text-soft">resin {fixed(weight.resin, 2)}</dd>
+    <dd class="text-[15px] whitespace-nowrap">{shared.write.heavy(weight.total * 1000)}</dd>
+    <dd class="whitespace-nowrap text-soft">resin {shared.write.heavy(weight.resin * 1000)}</dd>
   </div>
 </dl>

@@ -48,7 +48,7 @@
 <div class="flex flex-wrap items-center gap-1" role="group" aria-label="Curve to move">
   <span class="text-soft">Move the</span>
   {#each lines as l, i (l.key)}
-    {#if i === 1 && l.key.startsWith('edge')}<span class="text-soft">or the edge of</span>{/if}
+    {#if i === 1 && l.key.startsWith('edge')}<span class="text-soft">or where a tint begins:</span>{/if}
     <button
       type="button"
       class="rounded-sheet border px-2 py-0.5 {l.key === drawing.line ? 'border-buoy font-bold' : 'border-line'}"
