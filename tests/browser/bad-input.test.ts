@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { cupMl, exportStudio, follow, openCoat, openFile, until, visit } from './help';
+import { cupMl, exportStudio, follow, openCoat, openFile, thin, until, visit } from './help';
 
 visit(
   'a board of 40 m, a side in inchs, a name left out: each says what would be right, and what was typed stays',
@@ -149,6 +149,7 @@ visit(
     await page.getByText('Bring A and B together').first().waitFor();
     await page.evaluate('globalThis.__full = false');
     await page.getByRole('button', { name: /A and B are together/ }).click();
+    await thin(page);
     await page.getByText('Lay the beach').waitFor();
   },
 );

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import type { Page } from 'playwright-core';
 import { withDressing } from '#core/edit';
 import { writeStudio, type Piece, type SandCoat, type Studio, type WaveCoat } from '#core/document';
-import { exportStudio, follow, openFile, plainServer, replaced, until, visit } from './help';
+import { exportStudio, follow, openFile, plainServer, replaced, thin, until, visit } from './help';
 import { coated, empty, piece } from '../factories';
 
 const panel = (change: Partial<Piece> = {}): Piece => piece({ id: 'panel', name: 'Harbour board', ...change });
@@ -209,6 +209,7 @@ visit(
     await page.getByText(/too much hardener/).waitFor();
     await page.getByRole('button', { name: /A and B are together/ }).click();
     // the press that leaves the field is not lost to the weight that is stored by it
+    await thin(page);
     await page.getByText('Lay the beach, thinner toward the water.').waitFor();
     // to the step that mixes the second batch
     for (let i = 0; i < 12 && !/^Batch 2/.test((await now(page)).says); i++) {

@@ -90,7 +90,6 @@ visit('the schools: the usual is marked, its reason one tap away, and another wa
   await follow(page, cove);
   await openCoat(page, /^3 Wave/);
   const under = page.getByLabel('under the white', { exact: true });
-  await page.getByText('usual, why').first().waitFor();
   await page.getByRole('button', { name: 'Why: under the white' }).click();
   await page.getByText('A barrier keeps white from going blue, and lets it float and thin out.').waitFor();
   const byLine = async (): Promise<number> =>

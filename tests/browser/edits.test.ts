@@ -166,7 +166,7 @@ visit('units are shown as chosen and read as written', {}, async ({ page }) => {
     'a bare number is in the chosen unit',
   );
   await follow(page, cove);
-  await page.getByText('panel 15.75 × 11.81 × 0.709 in').waitFor();
+  await page.getByText('panel 15 3/4 × 11 13/16 × 23/32 in').waitFor();
   await page.getByRole('tab', { name: 'The batch on the clock' }).click();
   await page.getByText('Slow coating at 75 °F').waitFor();
   await page.getByRole('columnheader', { name: 'fl oz' }).waitFor();

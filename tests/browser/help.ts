@@ -239,3 +239,11 @@ export async function openCoat(page: Page, name: RegExp): Promise<Locator> {
   while ((await row.getAttribute('aria-expanded')) !== 'true') await row.click();
   return row;
 }
+
+/** Says at the bench that the colourants are thinned, as late as a second tap is not taken for a slip of the glove. */
+export async function thin(page: Page): Promise<void> {
+  const done = page.getByRole('button', { name: /thinned/ });
+  await done.waitFor();
+  await page.waitForTimeout(420);
+  await done.click();
+}

@@ -5,7 +5,7 @@ import type { Locator, Page } from 'playwright-core';
 import { writeStudio } from '#core/document';
 import { sample } from '../factories';
 import { screens } from './screens';
-import { demoServer, exportStudio, follow, openFile, plainServer, replaced, until, visit } from './help';
+import { demoServer, exportStudio, follow, openCoat, openFile, plainServer, replaced, thin, until, visit } from './help';
 
 const axe = readFileSync(new URL('../../node_modules/axe-core/axe.min.js', import.meta.url), 'utf8');
 
@@ -75,6 +75,7 @@ visit('targets at the bench are 64 px', {}, async ({ page }) => {
   await page.getByRole('button', { name: 'Start the pour' }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await page.getByRole('button', { name: /A and B are together/ }).click();
+  await thin(page);
   await page.getByText('Lay the beach').waitFor();
   for (const target of await page.locator('button, a, input').all()) {
     const box = await target.boundingBox();
@@ -92,7 +93,19 @@ visit('keyboard reaches the whole job of the piece screen', {}, async ({ page })
       (await page.evaluate('document.activeElement.getAttribute("aria-label") ?? document.activeElement.textContent.trim()')) as string,
     );
   }
-  for (const want of ['Shoreline, point 1 of 5', 'edge between Shore and Shallow', 'Start the pour', 'Deep', 'Take this coat off'])
+  await openCoat(page, /^2 Sea/);
+  for (let i = 0; i < 40; i++) {
+    await page.keyboard.press('Tab');
+    reached.add((await page.evaluate('document.activeElement.textContent.trim()')) as string);
+  }
+  for (const want of [
+    'Shoreline, point 1 of 5',
+    'edge between Shore and Shallow',
+    'Start the pour',
+    'Deep',
+    'Back to the cups',
+    'Take this coat off',
+  ])
     assert.ok(
       [...reached].some((r) => r.includes(want)),
       want,

@@ -45,7 +45,7 @@ visit('pieces poured together: like cups are one, out of one mixing, and the she
 
 visit('tables sort, filter, and come back as they were left', {}, async ({ page }) => {
   await follow(page, '/mix?with=kelp-cove-1:0');
-  await page.getByRole('button', { name: 'amount' }).click();
+  await page.getByRole('button', { name: 'ml', exact: true }).click();
   const sorted = await until(
     () => firstCells(page, 'cups', 2),
     (cells) => cells.length === 8 && cells.every((c, i) => i === 0 || Number(c) <= Number(cells[i - 1])),
@@ -130,7 +130,7 @@ visit(
     await page.getByRole('combobox', { name: 'each part in' }).selectOption('Plain tumbler');
     await page.getByRole('row', { name: /^filled to 4\d mm 4\d mm$/ }).waitFor();
     await page.getByRole('combobox', { name: 'each part in' }).selectOption('300 ml cup');
-    await page.getByText(/Lines 10 ml apart: the ratio is exact, and [\d.]+ ml more is mixed\./).waitFor();
+    await page.getByText(/With lines 10 ml apart the ratio is exact, and [\d.]+ ml more is mixed\./).waitFor();
     await page.getByRole('combobox', { name: 'each part in' }).selectOption('30 ml cup');
     await page.getByText(/It holds 30 ml: fill it \d times/).waitFor();
   },

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import type { Page } from 'playwright-core';
-import { exportStudio, follow, until, visit } from './help';
+import { exportStudio, follow, thin, until, visit } from './help';
 
 const reading = async (page: Page): Promise<number> =>
   Number((await page.getByTestId('reading').innerText()).replace('−', '-').replace('–', 'NaN'));
@@ -115,6 +115,7 @@ visit('in a pour, what was weighed is recorded as it is taken, and known after a
   // what was recorded is known after a reload
   await page.getByRole('row', { name: /^A/ }).getByText('140.0 g').first().waitFor();
   await page.getByRole('link', { name: 'Back to the pour' }).click();
+  await thin(page);
   await page.getByText('Lay the beach').waitFor();
   const studio = JSON.parse(await exportStudio(page)) as {
     pours: { of: { pieceId: string }[]; events: { kind: string; what?: string; grams?: number }[] }[];
@@ -126,6 +127,7 @@ visit('in a pour, what was weighed is recorded as it is taken, and known after a
       ['weighed', 'A', 140],
       ['weighed', 'B', 119.3],
       ['mixed', undefined, undefined],
+      ['did', undefined, undefined],
     ],
   );
 });

@@ -75,8 +75,8 @@ visit('a container beyond its content, a density of 5, a price of words: a sente
   assert.equal(await page.getByRole('button', { name: 'in use Thick art' }).isDisabled(), true);
 
   await page.getByRole('tab', { name: 'Colourants' }).click();
-  await edit('drop: 0.02 ml, 59 a gram', '50 to a gram');
-  await page.getByRole('button', { name: 'drop: 0.0235 ml, 50 a gram' }).waitFor();
+  await edit('drop: 58.8 to a gram', '50 to a gram');
+  await page.getByRole('button', { name: 'drop: 50 to a gram' }).waitFor();
   await page.getByRole('tab', { name: 'Cups and moulds' }).click();
   await edit('marked with water: not marked', '50 g at 30 mm, 20 g at 40 mm');
   await page.getByText('More water must stand higher').waitFor();

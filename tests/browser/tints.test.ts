@@ -237,7 +237,7 @@ visit('a pigment is measured on the pictures that ship, and kept on the shelf', 
   await follow(page, '/tints/measure');
   await page.getByRole('button', { name: 'Grey-green paste' }).click();
   const says = page.getByRole('group', { name: 'What it says' });
-  await says.getByText('k at load 1').waitFor();
+  await says.getByText('k, undiluted').waitFor();
   const [red, green, blue] = (await says.locator('dd').nth(2).innerText()).split(' / ').map(Number);
   for (const [got, known] of [
     [red, 46],
@@ -254,7 +254,7 @@ visit('a pigment is measured on the pictures that ship, and kept on the shelf', 
     .filter({ hasText: /greys come back|smear is uneven/ })
     .waitFor();
   for (let i = 0; i < 9; i++) await page.keyboard.press('Shift+ArrowUp');
-  await says.getByText('k at load 1').waitFor();
+  await says.getByText('k, undiluted').waitFor();
   await says.getByLabel('called').fill('Rock pool');
   await says.getByRole('button', { name: 'Keep on the shelf' }).click();
   await page.getByText('Rock pool has its own k and s now').waitFor();
@@ -298,7 +298,7 @@ visit('a photo is matched: picks, their nearest tints, and a slope of them', {},
     .getByText(/^match, ΔE/)
     .first()
     .waitFor();
-  assert.match(await first.innerText(), /drops? (of 1 : \d+ )?Phthalo blue tint/);
+  assert.match(await first.innerText(), /drops? (thinned )?Phthalo blue tint/);
   await page.mouse.click(box.x + box.width * 0.75, box.y + box.height * 0.5);
   await page.getByRole('region', { name: 'Pick 2' }).getByText(/ΔE/).first().waitFor();
   // the table beside the card is brown, and no blue makes that
@@ -428,7 +428,7 @@ visit(
     );
     assert.notDeepEqual(sea, finished, 'the glaze changes what is seen');
     await page.getByText('Glaze', { exact: true }).first().click();
-    const lacing = await page.getByText('White of coat 3 shows through').innerText();
-    assert.match(lacing, /contrast 0\.\d+, 0\.\d+ before this coat; \d+(\.\d)? % of it stays/);
+    const lacing = await page.getByText('The white of coat 3 shows through it').innerText();
+    assert.match(lacing, /\d+(\.\d)? % of its contrast stays, 0\.\d+ of 0\.\d+/);
   },
 );

@@ -68,9 +68,12 @@ visit(
     await at('Bring A and B together, and press as they meet.');
     await page.getByText('21.1 °C').waitFor();
     await page.keyboard.press('Space');
-    await at('Lay the beach, thinner toward the water.');
+    await at('Thin what the cups want too little of.');
     await page.getByText('White rests').waitFor();
-    await page.clock.fastForward('13:00');
+    await page.clock.fastForward('05:00');
+    await page.getByRole('button', { name: 'They are thinned' }).click();
+    await at('Lay the beach, thinner toward the water.');
+    await page.clock.fastForward('08:00');
     await page.getByRole('button', { name: /^Laid/ }).click();
     await at('Lay Deep');
     await page.clock.fastForward('02:00');
@@ -126,7 +129,7 @@ visit(
     assert.ok(Number(planned) >= 24 && Number(planned) <= 26, planned);
     assert.ok(Number(done) >= 23 && Number(done) < 30, done);
     assert.match(difference!, /^(as planned|\d min (later|sooner))$/);
-    assert.equal((await row('Sand laid').getByRole('cell').allInnerTexts())[0], '13');
+    assert.equal((await row('Sand laid').getByRole('cell').allInnerTexts())[0], '14');
     await page.getByText(`White went out ${done} min after mixing, in its window`).waitFor();
     await page.getByText('Wind from the window, cover sooner.').waitFor();
     await page.getByText('Make it again').click();

@@ -1,7 +1,25 @@
-import { bulk } from '#core/craft';
+import { bulk, dabs } from '#core/craft';
 import type { ToldCup, ToldDose } from '#core/document';
 import type { Cup } from '#core/coat';
-import { plain, type Writes } from '#core/units';
+import { inUnit, plain, volume, type Writes } from '#core/units';
+
+/** From so much on a spoon or a small cup measures it, ml; less of a paste is taken on the tip of a stick. */
+const SPOON = 0.55;
+const eighths = ['', '1/8', '1/4', '3/8', '1/2', '5/8', '3/4', '7/8'];
+const halves = (n: number): string => `${Math.floor(n) || ''}${n % 1 ? '½' : ''}`;
+
+/** A little of a paste or a powder where nothing is weighed: "1/8 tsp", "1½ peas", "a match-head". */
+function writeByEye(ml: number, write: Writes): string {
+  if (ml >= SPOON) {
+    if (write.units.volume === 'ml') return write.volume(ml);
+    const parts = Math.max(1, Math.round(inUnit(volume, ml, 'tsp') * 8));
+    const [whole, over] = [Math.floor(parts / 8), parts % 8];
+    return `${[whole || '', eighths[over]].filter(Boolean).join(' ')} tsp`;
+  }
+  const dab = dabs.findLast((d) => ml >= 0.75 * d.ml) ?? dabs[0]!;
+  const count = Math.max(0.5, Math.round((2 * ml) / dab.ml) / 2);
+  return count === 1 ? dab.name : `${halves(count)} ${dab.name.replace(/^an? /, '')}${count > 1 ? 's' : ''}`;
+}
 
 type Dosed = Pick<ToldDose, 'count' | 'letDown' | 'grams' | 'name' | 'ml'>;
 
@@ -9,7 +27,7 @@ type Dosed = Pick<ToldDose, 'count' | 'letDown' | 'grams' | 'name' | 'ml'>;
 export function writeMeasured({ count, letDown, grams, ml }: Dosed, write: Writes): string {
   if (count !== undefined) return `${count} drop${count === 1 ? '' : 's'}`;
   const thinned = (letDown ?? 0) + 1;
-  if (!write.byScale && ml !== undefined) return write.volume(ml * thinned);
+  if (!write.byScale && ml !== undefined) return writeByEye(ml * thinned, write);
   const weighed = grams * thinned;
   return write.weight(weighed, weighed < 1 ? 2 : 1);
 }

@@ -11,14 +11,12 @@
 <div class="text-[13px]">
   <div class="flex items-baseline justify-between gap-2">
     <label for={id} class="text-soft">{school.question}</label>
-    <span class="whitespace-nowrap text-soft"
-      >{value === school.ways[0]!.value ? 'usual, ' : ''}<button
-        type="button"
-        class="underline"
-        aria-expanded={open}
-        aria-label="Why: {school.question}"
-        onclick={() => (open = !open)}>why</button
-      ></span
+    <button
+      type="button"
+      class="text-soft underline"
+      aria-expanded={open}
+      aria-label="Why: {school.question}"
+      onclick={() => (open = !open)}>why</button
     >
   </div>
   <select

@@ -130,7 +130,7 @@ test('steps come in the order of the hands, and the wave waits for its minute', 
   near(steps[1]!.at, 4 + 1, 1e-9);
   near(steps[2]!.at, 4 + 1 + 7 + 1 + steps[2]!.uses[0]!.ml / 100, 1e-9);
   const [white] = steps.filter((s) => s.id.does === 'white');
-  assert.equal(white!.at, Math.ceil(batches[0]!.windows.whiteBest.from), 'when it is crispest');
+  assert.equal(white!.at, Math.ceil(batches[0]!.windows.whiteBest!.from), 'when it is crispest');
   const own = plan(withCoat(piece(), piece().coats[2]!.id, (c) => ({ ...c, layAt: 30 }) as Coat)).pours[0]!.steps;
   assert.equal(own.find((s) => s.id.does === 'white')!.at, 30, 'or at the minute it is given');
   assert.ok(steps.every((s, i) => i === 0 || s.at >= steps[i - 1]!.at));

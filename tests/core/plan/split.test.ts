@@ -143,7 +143,7 @@ test('the cups of a wave come out of one mixing, and a coat mixed on its own beg
   assert.ok(batches[1]!.cups.every((c) => c.id.coat === waveId));
   const white = steps.find((s) => s.id.does === 'white')!;
   assert.equal(white.batch, 1);
-  near(white.at - white.mixedAt, Math.ceil(batches[1]!.windows.whiteBest.from), 1e-9);
+  near(white.at - white.mixedAt, Math.ceil(batches[1]!.windows.whiteBest!.from), 1e-9);
   for (const pour of plan(sized(1600, 900), warm).pours)
     for (const { cups } of pour.coats.filter((c) => c.coat.kind === 'wave'))
       assert.equal(new Set(cups.map((c) => pour.batches.findIndex((b) => b.cups.some((k) => k.key === c.key)))).size, 1);

@@ -3,8 +3,8 @@ import { test } from 'node:test';
 import { cupKey, type Coat, type Piece, type SandCoat, type SeaCoat, type Told, type ToldStep, type WaveCoat } from '#core/document';
 import { startingCoat, withBreaker, withParts } from '#core/edit';
 import { startingSea } from '#core/craft';
-import { say, tell, type Words } from '#core/pour';
-import { empty, means, piece, resin, planner, toldOf, metric, us, usMarked } from '../../factories';
+import { say, tell, writeMeasured, type Words } from '#core/pour';
+import { empty, means, piece, resin, planner, toldOf, marked, metric, us, usMarked } from '../../factories';
 import { near, sum } from '../help';
 
 const unders = ['barrier', 'none', 'gap', 'white first'] as const;
@@ -187,6 +187,15 @@ test('A and B are told as they are measured: by weight, or in marked cups by vol
 test('a let-down and a dose are named with their colourant beside the cup they are in', () => {
   const deep = said(chosen(one)).find((w) => /Lay Deep/.test(w.says))!;
   assert.match(deep.amounts[0]!.holds!, /\d+ drops Phthalo blue tint, \d+ drops thinned Turquoise tint \(1 : \d+\)/);
+});
+
+test('by marked cups a paste is taken by the spoon, or by eye, and not in hundredths of an ounce', () => {
+  const paste = (ml: number, write = usMarked): string => writeMeasured({ name: 'White paste', grams: 1.7 * ml, ml }, write);
+  assert.deepEqual(
+    [paste(5), paste(1.2), paste(0.56), paste(0.26), paste(0.36), paste(0.1), paste(0.02)],
+    ['1 tsp', '1/4 tsp', '1/8 tsp', 'a pea', '1½ peas', '2 stick dips', 'a match-head'],
+  );
+  assert.deepEqual([paste(1.2, marked), paste(0.26, marked), paste(1.2, metric)], ['1.2 ml', 'a pea', '2.0 g']);
 });
 
 test('what cups want too little of is thinned once, said in full, for the cups that take it', () => {

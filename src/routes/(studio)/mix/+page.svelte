@@ -71,8 +71,8 @@
       {/if}
       <div class="ml-auto flex flex-wrap gap-2">
         <button type="button" class="button" onclick={save}>Cups as CSV</button>
-        <a class="button" href="/mix/sheet?with={query}">Mix sheet</a>
-        <a class="button button-main" href="/scale?with={query}&batch={number}">At the scale</a>
+        <a class="button {shared.write.byScale ? '' : 'button-main'}" href="/mix/sheet?with={query}">Mix sheet</a>
+        <a class="button {shared.write.byScale ? 'button-main' : ''}" href="/scale?with={query}&batch={number}">At the scale</a>
       </div>
     {/if}
   </div>

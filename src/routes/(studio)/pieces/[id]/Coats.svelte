@@ -84,6 +84,20 @@
   const focusOnCoat = (coatId: string) => focusOn(`coat ${coatId}`);
 </script>
 
+{#snippet adding()}
+  <div class="flex shrink-0 flex-wrap items-center border-t border-rule px-3 py-0.5 text-[13px]">
+    <span class="text-soft">Add</span>
+    {#each addable as kind (kind)}
+      <button
+        type="button"
+        class="button button-quiet min-h-6! px-[3px]! text-[13px]"
+        disabled={plan.coats.length >= 12}
+        onclick={() => add(kind)}>{kind}</button
+      >
+    {/each}
+  </div>
+{/snippet}
+
 <Sheet title="Coats" aside="top first" class="h-full">
   <div class="relative min-h-0 grow overflow-y-auto">
     <div
@@ -129,17 +143,8 @@
         </div>
       {/each}
     </div>
+    {#if opened}{@render adding()}{/if}
     {#if !rows.length}<p class="p-3 text-soft">No coats yet. Add the first one: sand for a beach, or the sea.</p>{/if}
   </div>
-  <div class="flex shrink-0 flex-wrap items-center border-t border-rule px-3 py-0.5 text-[13px]">
-    <span class="text-soft">Add</span>
-    {#each addable as kind (kind)}
-      <button
-        type="button"
-        class="button button-quiet min-h-6! px-[3px]! text-[13px]"
-        disabled={plan.coats.length >= 12}
-        onclick={() => add(kind)}>{kind}</button
-      >
-    {/each}
-  </div>
+  {#if !opened}{@render adding()}{/if}
 </Sheet>

@@ -90,5 +90,5 @@
     <span class="text-soft">inland, {shared.write.measure(loose.dry, loose.dry / bulk.sand, 0)}</span>
     <button type="button" class="underline" data-focus="off dry" onclick={() => withoutBand('dry')}>Take it off</button>
   {/if}
-  {#if !sea.gravel && !sea.dry}<span class="text-soft">Bands lie inland from the shore, and give the grams they take.</span>{/if}
+  {#if !sea.gravel && !sea.dry}<span class="text-soft">Bands lie inland from the shore, and say how much they take.</span>{/if}
 </div>
