@@ -79,7 +79,7 @@ visit('a piece with white first: the white, then the clear over it, then heat, a
 visit('a piece with a bare gap: the tint stops short, white fills it, and no clear is asked for', server, async ({ page }) => {
   await lay(page, coated(panel(), { wave: { under: 'gap' } }));
   await begin(page);
-  assert.equal(await page.getByRole('list', { name: 'Cups' }).getByText('Clear held back').count(), 0);
+  assert.equal(await page.getByRole('list', { name: 'Cups' }).getByText('Clear under the white').count(), 0);
   const steps = await pourAll(page);
   const shore = steps.find((s) => /Lay Shore/.test(s.says))!;
   assert.match(shore.all, /Stop 15 mm short of the line of the wave: it stays bare for the white\./);
@@ -107,7 +107,7 @@ visit(
     assert.doesNotMatch(steps.find((s) => /clear for the beach/.test(s.says))!.all, /quick low heat pass/);
     assert.match(steps.find((s) => /Press dry sand/.test(s.says))!.amounts, /^\d+ g Dry sand$/);
     assert.match(steps.find((s) => /Heat pass 1/.test(s.says))!.all, /Keep it off sand that is still dry/);
-    assert.match(steps.find((s) => /Set the 2 shells/.test(s.says))!.amounts, /^a dip Clear held back$/);
+    assert.match(steps.find((s) => /Set the 2 shells/.test(s.says))!.amounts, /^a dip Clear under the white$/);
     assert.match(await rows(page), /Dry sand pressed in[\s\S]*2 shells set/);
   },
 );

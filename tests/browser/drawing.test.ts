@@ -147,7 +147,7 @@ visit('what is drawn means something to the plan: island, wave at sea, edge of t
   await page.getByRole('button', { name: 'Swap its land' }).waitFor();
 
   await tool(page, 'Add');
-  await page.getByRole('button', { name: 'wave at sea' }).click();
+  await page.getByRole('button', { name: 'a wave out at sea' }).click();
   await point(page, 1, 5, 'Breaker 1').waitFor();
   await page.getByRole('button', { name: /^3 Wave/ }).click();
   const white = await cupMl(page, 'White');

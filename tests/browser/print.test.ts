@@ -54,7 +54,7 @@ visit('a piece sheet is one page, whatever the piece, and says what the screen s
   for (const says of [
     'gesso × 3',
     'Sea, five tints',
-    'Clear held back',
+    'Clear under the white',
     'Pour 3',
     'Prime with gesso 3 times',
     'Peel the tape off the back',

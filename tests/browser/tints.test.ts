@@ -4,7 +4,7 @@ import type { Page } from 'playwright-core';
 import type { Studio } from '#core/document';
 import { emptyStudio } from '#core/craft';
 import { writeStudio } from '#core/document';
-import { exportStudio, follow, openFile, replaced, until, visit } from './help';
+import { exportStudio, follow, openCoat, openFile, replaced, until, visit } from './help';
 
 const cups = (page: Page) => page.getByRole('group', { name: 'Cups', exact: true }).getByRole('button');
 const cupNames = (page: Page): Promise<string[]> =>
@@ -427,7 +427,7 @@ visit(
       'finished again',
     );
     assert.notDeepEqual(sea, finished, 'the glaze changes what is seen');
-    await page.getByText('Glaze', { exact: true }).first().click();
+    await openCoat(page, /^4 Glaze/);
     const lacing = await page.getByText('The white of coat 3 shows through it').innerText();
     assert.match(lacing, /\d+(\.\d)? % of its contrast stays, 0\.\d+ of 0\.\d+/);
   },

@@ -41,7 +41,7 @@ export function whiteOf({ piece, method, lengthOf }: Pick<Site, 'piece' | 'metho
   };
 }
 
-/** The clear held back for under or over the white, and the white with what fills a bare gap. */
+/** The clear for under or over the white, and the white with what fills a bare gap. */
 function cups(s: Setting, coat: WaveCoat): Cup[] {
   const { byReach, byLine, length } = whiteOf(s, coat);
   const below = s.piece.coats.slice(0, s.piece.coats.indexOf(coat)).findLast((c) => c.kind === 'sea');
@@ -49,7 +49,13 @@ function cups(s: Setting, coat: WaveCoat): Cup[] {
   const { whiteFactor } = s.method;
   // more than either way gives: white is what runs out
   const white = whiteFactor === undefined ? byReach : Math.max(byReach, byLine) * whiteFactor;
-  const clearCup = cupFor(s, coat, 'line', 'Clear held back', lineNeed(waveSection(coat, s.method).clear > 0 ? byLine : 0));
+  const clearCup = cupFor(
+    s,
+    coat,
+    'line',
+    coat.under === 'white first' ? 'Clear over the white' : 'Clear under the white',
+    lineNeed(waveSection(coat, s.method).clear > 0 ? byLine : 0),
+  );
   const whiteCup = cupFor(s, coat, 'white', coat.white.name, lineNeed(white + gap), {
     tint: coat.white,
     colour: tintHex(s, coat.white, s.method.foamFilm),

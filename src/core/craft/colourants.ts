@@ -10,6 +10,8 @@ export interface KindFacts {
   dropMl?: number;
   /** g/ml */
   density: number;
+  /** Share of a spoonful that is powder and not air; left out for what is poured. */
+  packed?: number;
   caution: string;
 }
 
@@ -25,15 +27,32 @@ export const colourantKinds: Record<ColourantKind, KindFacts> = {
   },
   'water-based': { form: 'liquid', base: 'water', dropMl: 0.05, density: 1.05, caution: 'Water clouds resin and slows it: a little only.' },
   paste: { form: 'paste', base: 'resin', density: 1.7, caution: 'Work it into a spoonful first, or it stays in threads.' },
-  'mica powder': { form: 'powder', base: 'dry', density: 2.8, caution: 'Settles: stir before use. A fine-particle mask while it is dry.' },
+  'mica powder': {
+    form: 'powder',
+    base: 'dry',
+    density: 2.8,
+    packed: 0.15,
+    caution: 'Settles: stir before use. A fine-particle mask while it is dry.',
+  },
   'metal flake': {
     form: 'flake',
     base: 'dry',
     density: 2.6,
+    packed: 0.08,
     caution: 'Sinks in thin resin: lay it as the resin thickens. A fine-particle mask while it is dry.',
   },
-  'dry pigment': { form: 'powder', base: 'dry', density: 2, caution: 'Settles: stir before use. A fine-particle mask while it is dry.' },
+  'dry pigment': {
+    form: 'powder',
+    base: 'dry',
+    density: 2,
+    packed: 0.3,
+    caution: 'Settles: stir before use. A fine-particle mask while it is dry.',
+  },
 };
+
+/** What a colourant weighs as it lies in a spoon, g/ml: a powder is mostly air. */
+export const spoonDensity = ({ kind, density }: Pick<Colourant, 'kind' | 'density'>): number =>
+  density * (colourantKinds[kind].packed ?? 1);
 
 /** The least of what the resin's and the colourant's makers allow, as the load of one colourant. */
 export const ownLimit = (colourant: Pick<Colourant, 'limit'>, resinLimit: number): number =>

@@ -1,6 +1,6 @@
 /** What the craft knows: its schools, its materials, and the ordinary figures everything starts from. */
 export { bulk, dressingDensity, GRAIN, GRAVEL_DEPTH, materials, primerFilm, SAND_DENSITY } from './boards';
-export { type ColourantKind, colourantKinds, ownLimit } from './colourants';
+export { type ColourantKind, colourantKinds, ownLimit, spoonDensity } from './colourants';
 export { dabs } from './dabs';
 export { startingDressings } from './dressings';
 export { startingCover, startingFilm } from './films';

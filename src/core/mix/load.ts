@@ -1,3 +1,4 @@
+import { spoonDensity } from '#core/craft';
 import type { Colourant, Part, Resin } from '#core/document';
 import { mixedDensity } from './ratio';
 
@@ -13,7 +14,7 @@ export interface Dose {
   colourantId: string;
   name: string;
   grams: number;
-  /** What that takes up, ml. */
+  /** What that takes up in a spoon or a dropper, ml. */
   ml: number;
   /** Drops before rounding; undefined where it is weighed. */
   drops?: number;
@@ -95,7 +96,7 @@ export function letDownsOf(needs: { part: Part; colourant: Colourant; resinG: nu
  */
 export function dose(part: Part, colourant: Colourant, resinG: number, stepG = 0.1, offered: readonly number[] = LET_DOWNS): Dose {
   const grams = part.load * resinG;
-  const base = { colourantId: colourant.id, name: colourant.name, ml: grams / colourant.density };
+  const base = { colourantId: colourant.id, name: colourant.name, ml: grams / spoonDensity(colourant) };
   if (resinG === 0) return { ...base, grams, load: part.load };
   if (colourant.dropMl === undefined) {
     if (grams <= 0 || grams >= WEIGHED_STEPS * stepG || !offered.length) return { ...base, grams, load: part.load };
@@ -106,7 +107,15 @@ export function dose(part: Part, colourant: Colourant, resinG: number, stepG = 0
   const strength = letDown === undefined ? 1 : 1 / (letDown + 1);
   const count = part.load > 0 ? Math.max(1, Math.round(drops / strength)) : 0;
   const counted = count * strength * colourant.dropMl * colourant.density;
-  return { ...base, grams: counted, ml: counted / colourant.density, drops, count, ...(letDown && { letDown }), load: counted / resinG };
+  return {
+    ...base,
+    grams: counted,
+    ml: counted / spoonDensity(colourant),
+    drops,
+    count,
+    ...(letDown && { letDown }),
+    load: counted / resinG,
+  };
 }
 
 /** Whether a load is past a limit: parts that add up to just the limit are not, whatever binary makes of their sum. */

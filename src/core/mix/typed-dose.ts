@@ -1,10 +1,10 @@
-import { dabs } from '#core/craft';
+import { dabs, spoonDensity } from '#core/craft';
 import { limits, type Colourant } from '#core/document';
 import { fraction, mass, plain, read, readWithin, volume, type Reading, type Writes } from '#core/units';
 
 /** A cup that a dose is typed for: its colourant, and A + B in it, g. */
 export interface DoseInto {
-  colourant: Pick<Colourant, 'name' | 'density' | 'dropMl'>;
+  colourant: Pick<Colourant, 'name' | 'kind' | 'density' | 'dropMl'>;
   resinG: number;
 }
 
@@ -49,14 +49,14 @@ export function readDose(text: string, { colourant, resinG }: DoseInto, write: W
       : within(count * colourant.dropMl * colourant.density);
   }
   const dabbed = readDabs(typed);
-  if (dabbed !== undefined) return within(dabbed * colourant.density);
+  if (dabbed !== undefined) return within(dabbed * spoonDensity(colourant));
   if (/[a-zA-Z]/.test(typed) && !/per ?cent/.test(typed)) {
     const [filled, weighed] = [read(volume, typed, write.units.volume), read(mass, typed, write.units.weight)];
     // ounces may be either: what is poured is fluid, what is weighed is not, and neither is guessed
     const both = /\d ?(?:oz|ounces?)\b(?! *(?:wt|by))/.test(typed) && !/fl|fluid/.test(typed);
     if (both) return no(`“${text.trim()}” can be fluid ounces or ounces by weight. Write “fl oz” or “oz wt”.`);
     if (weighed.ok) return within(weighed.value);
-    return filled.ok ? within(filled.value * colourant.density) : no(`“${text.trim()}” is no dose here. Give it ${DOSES}.`);
+    return filled.ok ? within(filled.value * spoonDensity(colourant)) : no(`“${text.trim()}” is no dose here. Give it ${DOSES}.`);
   }
   return readWithin(fraction, typed, limits.load, 'A dose', percent, '%');
 }

@@ -1,3 +1,4 @@
+import { spoonDensity } from '#core/craft';
 import type { Colourant, Part } from '#core/document';
 import { dose, type Dose } from '#core/mix';
 
@@ -23,7 +24,7 @@ export function measurable(part: Part, colourant: Colourant, resinG: number, sca
   if (exact.count !== undefined) return exact;
   const step = scaleStep / ((exact.letDown ?? 0) + 1);
   const grams = Math.max(1, Math.round(exact.grams / step)) * step;
-  return { ...exact, grams, ml: grams / colourant.density, load: grams / resinG };
+  return { ...exact, grams, ml: grams / spoonDensity(colourant), load: grams / resinG };
 }
 
 /** A whole recipe as it can be measured. Colourants that are not known are left out. */

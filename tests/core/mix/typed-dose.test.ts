@@ -4,8 +4,8 @@ import { readDose } from '#core/mix';
 import { marked, metric, us } from '../../factories';
 import { near } from '../help';
 
-const blue = { name: 'Blue', density: 1.1, dropMl: 0.025 };
-const white = { name: 'White paste', density: 1.7 };
+const blue = { name: 'Blue', kind: 'liquid pigment', density: 1.1, dropMl: 0.025 } as const;
+const white = { name: 'White paste', kind: 'paste', density: 1.7 } as const;
 const load = (text: string, colourant: Parameters<typeof readDose>[1]['colourant'] = blue, resinG = 50, write = metric): number => {
   const reading = readDose(text, { colourant, resinG }, write);
   assert.ok(reading.ok, reading.ok ? '' : reading.says);
@@ -28,6 +28,8 @@ test('a dose as a hand says it: drops, grams, dabs, dips, a spoon, per cent', ()
   near(load('1/8 tsp', white, 50, us), (0.61612 * 1.7) / 50, 1e-5);
   near(load('0.5 ml', white, 50, marked), 0.017, 1e-9);
   near(load('0.02 oz wt', white, 50, us), 0.0113398, 1e-6);
+  const gold = { name: 'Gold', kind: 'mica powder', density: 2.8 } as const;
+  near(load('1/2 tsp', gold, 100, us), (2.464460796 * 2.8 * 0.15) / 100, 1e-5); // a spoon of powder is mostly air
   assert.equal(load('0.5 %'), 0.005);
   assert.equal(load('0.5'), 0.005);
   assert.equal(load('6 per cent'), 0.06);

@@ -146,7 +146,7 @@ test('what is set into a coat is dipped, and a hole filled on purpose is in the 
   const dips = plan(shell).coats[1]!.cups.filter((c) => c.serves.some((s) => s.dips));
   assert.deepEqual(
     dips.map((c) => c.name),
-    ['Clear held back'],
+    ['Clear under the white'],
     'a dip is taken from the clear that is held back anyway',
   );
   const filled = plan({ ...base, holes: [{ x: 200, y: 100, diameter: 20, filled: true }] });

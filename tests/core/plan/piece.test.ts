@@ -25,7 +25,7 @@ test('a starting panel: beach, five tints, clear line and white in one batch, an
   );
   assert.deepEqual(
     batch(p).cups.map((c) => c.name),
-    ['Sand', 'Deep', 'Offshore', 'Mid', 'Shallow', 'Shore', 'Clear held back', 'White'],
+    ['Sand', 'Deep', 'Offshore', 'Mid', 'Shallow', 'Shore', 'Clear under the white', 'White'],
   );
   assert.equal(p.area, 120000);
   assert.equal(p.rim, 1400);

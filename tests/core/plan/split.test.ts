@@ -206,5 +206,5 @@ test('what is held back of a tint is over what the board takes, and none of clea
   const deep = cups.find((c) => c.name === 'Deep')!;
   near(deep.makeup.heldBack, 0.03 * deep.needed, 1e-9);
   near(sum(Object.values(deep.makeup)), deep.ml, 1e-9);
-  for (const name of ['Sand', 'Clear held back']) assert.equal(cups.find((c) => c.name === name)!.makeup.heldBack, 0);
+  for (const name of ['Sand', 'Clear under the white']) assert.equal(cups.find((c) => c.name === name)!.makeup.heldBack, 0);
 });

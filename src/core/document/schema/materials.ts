@@ -45,6 +45,8 @@ export const Colourant = object({
   limit: Type.Optional(range(limits.mostLoad)),
   absorb: rgb(100000),
   scatter: rgb(100000),
+  /** Its k and s were taken from how it looks, and not measured. */
+  byEye: Type.Optional(Type.Boolean()),
 });
 export type Colourant = Static<typeof Colourant>;
 

@@ -1,10 +1,9 @@
 <script lang="ts">
-  import { freeId } from '#core/edit';
   import { limits, tintsOf, type Colourant } from '#core/document';
   import { colourantKinds, ownLimit, type ColourantKind } from '#core/craft';
   import { readDrop, writeDrop as dropWords } from '#core/mix';
   import type { Means } from '#core/plan';
-  import { clearLayer, hexOf, hidingFilm, recipeLayer, seenColour, stackOver, groundOf } from '#core/tint';
+  import { hidingFilm, recipeLayer, swatchOf } from '#core/tint';
   import { fraction, readWithin, writeShare } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import type { TableColumn } from '$lib/ui/table/columns';
@@ -28,13 +27,7 @@
     if (film === Infinity) return 'clear at any film';
     return `${film <= 1 ? 'opaque' : film <= 4 ? 'half' : 'sheer'}, hides from ${shared.write.film(film)}`;
   };
-  const WHITE = groundOf({ material: 'raw wood', primer: 'gesso', primerCoats: 1 }).internal;
-  /** A film of 1.5 mm over white: dyes at 0.2 %, what is weighed at all it may hold. */
-  const swatch = (c: Colourant): string => {
-    const load = c.dropMl === undefined ? limitOf(c) : Math.min(limitOf(c), 0.002);
-    const layer = { ...clearLayer(1.5), ...recipeLayer([{ colourantId: c.id, load }], means.colourants, 1.5) };
-    return hexOf(seenColour(stackOver([layer], WHITE)));
-  };
+  const swatch = (c: Colourant): string => swatchOf(c, Math.max(...means.resins.map((r) => r.loadLimit), 0.001));
 
   const columns: TableColumn<Colourant>[] = [
     {
@@ -112,21 +105,12 @@
     { id: 'caution', head: 'take care', value: (c) => facts(c).caution, wraps: true },
   ];
 
-  function add() {
-    const id = freeId('colourant', means.colourants);
-    const kind: ColourantKind = 'liquid pigment';
-    const { dropMl, density } = colourantKinds[kind];
-    const row: Colourant = {
-      id,
-      name: 'New colourant',
-      kind,
-      density,
-      solids: 0.15,
-      ...(dropMl && { dropMl }),
-      absorb: [900, 200, 40],
-      scatter: [4, 6, 10],
-    };
-    void put('Add a colourant', { table: 'colourants', id, row });
+  /** The colourant whose look is being given; a new one where it is none. */
+  let looked = $state.raw<Colourant>();
+  let looking = $state(false);
+  function look(c?: Colourant) {
+    looked = c;
+    looking = true;
   }
   const usedBy = (c: Colourant): string | undefined => {
     const piece = shared.pieces?.find((p) =>
@@ -149,7 +133,7 @@
 <p class="border-b border-rule px-3 py-1.5 text-[13px] text-soft">
   A drop is its kind’s until it is counted: count how many make up {shared.write.units.weight === 'g'
     ? 'a gram on a scale, and type “36 to a gram”'
-    : 'a quarter teaspoon, and type “50 to ¼ tsp”'}. A new one starts with the strength of an ordinary blue until its own is
+    : 'a quarter teaspoon, and type “50 to ¼ tsp”'}. A colour that was picked is “by eye” until a smear of it is
   <a class="underline" href="/tints/measure">measured</a>. The colours are films of {shared.write.film(1.5)} over white, drops at 0.2 %, what
   is weighed at its limit.
 </p>
@@ -166,10 +150,15 @@
 {#snippet name(c: Colourant)}
   <span class="whitespace-nowrap"
     ><span class="mr-2 inline-block h-3.5 w-5 rounded-[2px] align-[-2px] border border-line" style:background-color={swatch(c)}
-    ></span>{c.name}</span
+    ></span>{c.name}{#if c.byEye}<span class="ml-2 text-[13px] text-soft">by eye</span>{/if}</span
   >
 {/snippet}
-{#snippet tools()}<button type="button" class="chip" onclick={add}>Add a colourant</button>{/snippet}
+{#snippet tools()}<button type="button" class="chip" onclick={() => look()}>Add a colourant</button>{/snippet}
 {#snippet actions(c: Colourant)}
+  <button type="button" class="mr-3 underline" onclick={() => look(c)}>Colour by eye</button>
   <Remove name={c.name} used={usedBy(c)} onremove={() => put(`Remove ${c.name}`, { table: 'colourants', id: c.id, row: null })} />
 {/snippet}
+{#if looking}{#await import('./ByEye.svelte') then { default: ByEye }}{#key looked}<ByEye
+        bind:open={looking}
+        of={looked}
+      />{/key}{/await}{/if}

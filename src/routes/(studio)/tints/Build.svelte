@@ -1,6 +1,5 @@
 <script lang="ts">
-  import { fromDeepest, fromPalest, hexOf, lightness, recipeSeen, whitesOf, withWhite, type Built, type BuildStep } from '#core/tint';
-  import { fixed } from '#core/units';
+  import { fromDeepest, fromPalest, hexOf, recipeSeen, whitesOf, withWhite, type Built, type BuildStep } from '#core/tint';
   import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
   import { writeDose } from '#core/pour';
@@ -78,7 +77,7 @@
               {#each step.add as d, k (k)}{k ? ' + ' : ''}<b>{writeDose(d, shared.write)}</b>{/each}{step.add.length ? '.' : ''}
               {#if last}What is left is <b>{cupOf(step).cup.name}</b>.{:else}Pour off <b>{volume(step.pourOff)}</b>: {cupOf(step).cup
                   .name}.{/if}
-              <span class="text-soft">L {fixed(lightness(seen(step)), 2)}{step.stops ? `; ${stopWords[step.stops]}` : ''}</span></span
+              {#if step.stops}<span class="text-soft">{stopWords[step.stops]}.</span>{/if}</span
             >
           </li>
         {/each}

@@ -6,6 +6,7 @@
   import { shared } from '$lib/store/shared.svelte';
   import { writeDose } from '#core/pour';
   import LiveField from '$lib/ui/LiveField.svelte';
+  import { apart } from './words';
   import type { MadeCup, SlopeDraft, Worked } from './slope.svelte';
 
   /** The chosen cup: its name and amount, what goes into it, whether it is kept as it is, and its neighbours. */
@@ -76,9 +77,7 @@
   <button type="button" class="chip" disabled={work.slope.cups.length <= limits.slopeCups.min} onclick={remove}>Take out</button>
   <p class="basis-full text-soft">
     {#each cup.made.doses as d, i (i)}{i ? ', ' : ''}{writeDose(d, shared.write)}{:else}Clear resin{/each}:
-    {writeShare(total)} of A + B, limit {writeShare(work.means.resin.loadLimit)}. In whole drops it comes {rounding < 0.05
-      ? 'out as planned'
-      : `ΔE ${plain(rounding, 1)} from the plan`}, lightness
-    {plain(cup.lightness, 3)}.
+    {writeShare(total)} of the mix; its resin takes {writeShare(work.means.resin.loadLimit)}. In whole drops {apart(rounding)}.
+    <span class="whitespace-nowrap">Lightness {plain(cup.lightness, 2)} of 1.</span>
   </p>
 </div>

@@ -63,7 +63,7 @@
         >{c.cup.name}{#if c.cup.recipe}<span class="font-normal text-soft">, locked</span>{/if}</span
       >
       {#each c.made.doses as d (d.colourantId)}
-        <span class="max-w-full truncate text-[12.5px] text-soft"
+        <span class="max-w-full text-[12.5px] leading-tight text-soft"
           ><span
             class="mr-1 inline-block h-2.5 w-2.5 rounded-[2px] border border-line"
             style:background-color={hexOf(recipeSeen([{ colourantId: d.colourantId, load: 0.002 }], work.means.colourants, 1.5, WALL))}

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { MixturePart } from '#core/document';
   import { totalLoad } from '#core/mix';
-  import { hexOf, recipeSeen } from '#core/tint';
+  import { swatchOf } from '#core/tint';
   import { bare, plain, readWithin, writeShare } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -27,7 +27,11 @@
     }));
     return loads.reduce((most, l) => (l.load > most.load ? l : most));
   });
-  const swatch = (id: string): string => hexOf(recipeSeen([{ colourantId: id, load: 0.002 }], work.means.colourants, 1.5, [0.8, 0.8, 0.8]));
+  const swatch = (id: string): string =>
+    swatchOf(
+      work.means.colourants.find((c) => c.id === id)!,
+      work.means.resin.loadLimit,
+    );
 
   let typed = $state<Record<string, string>>({});
   function setParts(end: 'deep' | 'toward', id: string, name: string, parts: number) {
@@ -95,17 +99,17 @@
       {#if !used.length}<p class="px-3 py-1 text-warn">Without a colourant every cup is clear. Add one.</p>{/if}
       <div class="flex flex-wrap items-center justify-between gap-2 border-t border-rule px-3 py-1.5 text-[13px]">
         {#if others.length}
-          <select
-            class="input w-auto! min-h-7! px-1!"
-            aria-label="Add a colourant"
-            value=""
-            onchange={(e) => {
-              const id = e.currentTarget.value;
-              e.currentTarget.value = '';
-              if (id) void add(id);
-            }}
-            ><option value="">Add a colourant</option>{#each others as c (c.id)}<option value={c.id}>{c.name}</option>{/each}</select
-          >
+          <div class="flex flex-wrap items-center gap-1" role="group" aria-label="Add a colourant">
+            <span class="text-soft">Add</span>
+            {#each others as c (c.id)}<button
+                type="button"
+                class="h-6 w-8 rounded-[2px] border border-line"
+                style:background-color={swatch(c.id)}
+                title={c.name}
+                aria-label="Add {c.name}"
+                onclick={() => add(c.id)}
+              ></button>{/each}
+          </div>
         {/if}
         {#if (shared.resins?.length ?? 0) > 1}
           <select

@@ -5,6 +5,7 @@
   import type { Cup } from '#core/coat';
   import type { PiecePlan } from '#core/plan';
   import { readDose, type Dose } from '#core/mix';
+  import { swatchOf } from '#core/tint';
   import { writeShare } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { writeDose, writeMeasured, writeSand } from '#core/pour';
@@ -89,9 +90,11 @@
     <p>
       Add {#each others as c (c.id)}<button
           type="button"
-          class="mr-2 underline"
+          class="mr-2 inline-flex items-center gap-1 underline"
           data-focus="add {c.id}"
-          onclick={() => set({ colourantId: c.id, load: startingLoad(c) }, c.name)}>{c.name}</button
+          onclick={() => set({ colourantId: c.id, load: startingLoad(c) }, c.name)}
+          ><span class="inline-block h-3.5 w-5 rounded-[2px] border border-line" style:background-color={swatchOf(c)}
+          ></span>{c.name}</button
         >{/each}
     </p>
   {/if}

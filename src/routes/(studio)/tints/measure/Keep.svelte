@@ -32,7 +32,9 @@
         absorb,
         scatter,
       };
-      const row = { ...base, absorb: kept(absorb), scatter: kept(scatter) };
+      // what is measured is no longer by eye
+      const { byEye: _, ...known } = base;
+      const row = { ...known, absorb: kept(absorb), scatter: kept(scatter) };
       await editRows(SHELF, `Measure ${row.name}`, [{ table: 'colourants', id: row.id, row, ...(chosen && { was: chosen }) }]);
       void said.done(`${row.name} has its own k and s now; every slope and chart follows. Undo it on the Shelf.`);
     });

@@ -35,7 +35,7 @@
     type="button"
     class="chip"
     title="A line along which a wave coat may break out at sea"
-    onclick={() => add('Add a breaker', withBreaker, (p) => `breaker:${p.sea.breakers?.at(-1)?.id}`)}>wave at sea</button
+    onclick={() => add('Add a breaker', withBreaker, (p) => `breaker:${p.sea.breakers?.at(-1)?.id}`)}>a wave out at sea</button
   >
   <button
     type="button"
