@@ -109,6 +109,11 @@ visit('in US units and marked cups: a beachless sea', { server: plainServer }, a
   await page.getByText('6.3 fl oz/sq ft').waitFor();
   await film.fill('3 oz/sq ft');
   await page.keyboard.press('Enter');
+  await until(
+    () => film.inputValue(),
+    (text) => text === '0.038 in',
+    'as it is stored',
+  );
   await page.getByText('3 fl oz/sq ft').waitFor();
   await page.getByRole('combobox', { name: 'how it is laid' }).selectOption('spread');
   assert.equal(await film.inputValue(), '0.038 in', 'a film of one’s own stays');

@@ -30,6 +30,7 @@
 
   const facts = $derived(colourantKinds[kind]);
   const bare = $derived({
+    kind,
     name: name.trim() || 'It',
     density: of?.density ?? facts.density,
     ...(facts.dropMl && { dropMl: facts.dropMl }),
