@@ -8,16 +8,9 @@ const bareUnit = (word: string): string =>
     .replace(/\bper\b|\ba\b(?= (?:sq|m|ft))/g, '/')
     .replace(/[\s.·*]+/g, '');
 
-/** Spellings of each quantity, made once. */
-const spelled = new WeakMap<Quantity, Map<string, Unit>>();
-function unitsOf(q: Quantity): Map<string, Unit> {
-  let known = spelled.get(q);
-  if (!known) {
-    known = new Map(q.units.flatMap((u) => [u.name, ...u.spellings].map((word): [string, Unit] => [bareUnit(word), u])));
-    spelled.set(q, known);
-  }
-  return known;
-}
+/** The units of a quantity by all their spellings. */
+const unitsOf = (q: Quantity): Map<string, Unit> =>
+  new Map(q.units.flatMap((u) => [u.name, ...u.spellings].map((word): [string, Unit] => [bareUnit(word), u])));
 
 const unitNamed = (q: Quantity, name: string): Unit | undefined => q.units.find((u) => u.name === name);
 
@@ -67,6 +60,7 @@ const inBase = (number: number, unit: Unit): number => Number(((number + (unit.o
 function readShort(q: Quantity, typed: string, assume: string): Read {
   const bad = (says: string): Read => ({ ok: false, says });
   if (!typed) return bad(`Give ${called(q)}, as in “${q.example}”.`);
+  const units = unitsOf(q);
   let rest = straightened(typed);
   const first = leadingNumber(rest);
   if (!first) return bad(`“${typed}” has no number in front. Write ${called(q)} as in “${q.example}”.`);
@@ -81,7 +75,7 @@ function readShort(q: Quantity, typed: string, assume: string): Read {
     if (!number) return bad(`“${digits}” is not a number. Write ${called(q)} as in “${q.example}”.`);
     rest = lead.rest.trim();
     // a unit may have figures in it, as “ml/100 cm²” has; only what is none as a whole is looked at in parts
-    const whole = unitsOf(q).has(bareUnit(rest));
+    const whole = units.has(bareUnit(rest));
     const word = whole ? rest : /^[^\d]*/.exec(rest)![0];
     rest = whole ? '' : rest.slice(word.length);
     const key = bareUnit(word).replace(/(?:[-,]|and)$/, '');
@@ -90,13 +84,7 @@ function readShort(q: Quantity, typed: string, assume: string): Read {
     const expected = last ? last.then : assume;
     if (unsure && expected !== unsure.unit)
       return bad(`“${digits} ${word.trim()}” can be ${unsure.meanings}. This is ${called(q)}: write “${digits} ${unsure.unit}”.`);
-    const unit = unsure
-      ? unitNamed(q, unsure.unit)
-      : key
-        ? unitsOf(q).get(key)
-        : expected === undefined
-          ? undefined
-          : unitNamed(q, expected);
+    const unit = unsure ? unitNamed(q, unsure.unit) : key ? units.get(key) : expected === undefined ? undefined : unitNamed(q, expected);
     if (!unit || (last && unit.name !== last.then)) {
       const meant = nearest(q, key);
       const hint = meant && !last ? ` Did you mean “${digits} ${meant}”?` : '';

@@ -13,8 +13,8 @@
   import Preparation from './Preparation.svelte';
   import PutAside from './PutAside.svelte';
   import StudioFile from './StudioFile.svelte';
+  import Units from './Units.svelte';
 
-  const same = <T extends string>(...values: T[]) => values.map((value) => ({ value, label: value }));
   const set = (change: Partial<Settings>) => attempt(() => changeSettings(change));
   const settings = $derived(shared.settings);
   const room = $derived(shared.room);
@@ -22,12 +22,6 @@
 
   const write = $derived(shared.write);
   const units = $derived(write.units);
-  const us = $derived(units.length === 'in' && units.volume === 'fl oz' && units.temperature === '°F' && units.weight === 'oz wt');
-  const metric = $derived(units.length !== 'in' && units.volume === 'ml' && units.temperature === '°C' && units.weight === 'g');
-  const system = (value: string): void => {
-    if (value === 'US') void set({ length: 'in', volume: 'fl oz', temperature: '°F', weight: 'oz wt' });
-    if (value === 'metric') void set({ length: 'mm', volume: 'ml', temperature: '°C', weight: 'g' });
-  };
   const writeT = (celsius: number): string => write.temperature(celsius);
   const readRoom = (text: string): Reading => shared.read.temperature(text, limits.room, 'A room');
   const readHour = (text: string): Reading => {
@@ -36,7 +30,6 @@
       ? { ok: true, value: n }
       : { ok: false, says: 'Give a full hour of the day, 0 to 23.' };
   };
-  const readStep = (text: string): Reading => shared.read.weight(text, limits.scaleStep, 'A step');
   const readSpare = (text: string): Reading => readWithin(fraction, text, limits.spare, 'A spare', writeShare, '%');
   const amount = (ml: number): string => write.volume(ml);
   const readCup = (text: string): Reading => shared.read.volume(text, limits.smallestCup, 'A cup');
@@ -116,51 +109,7 @@
   <div class="grid items-start gap-3 lg:grid-cols-2">
     <div class="flex flex-col gap-3">
       {#if settings}
-        <Sheet title="Units" aside="any unit may be typed anywhere">
-          <div class="grid gap-4 p-4 sm:grid-cols-3">
-            <Choice
-              label="All at once"
-              value={us ? 'US' : metric ? 'metric' : 'mixed'}
-              options={[
-                { value: 'metric', label: 'metric' },
-                { value: 'US', label: 'US' },
-                ...(us || metric ? [] : [{ value: 'mixed', label: 'as chosen below' }]),
-              ]}
-              onchange={system}
-            />
-            <Choice label="Lengths" value={settings.length} options={same('mm', 'cm', 'in')} onchange={(length) => set({ length })} />
-            <Choice label="Volumes" value={settings.volume} options={same('ml', 'fl oz')} onchange={(v) => set({ volume: v })} />
-            <Choice
-              label="Temperatures"
-              value={settings.temperature}
-              options={same('°C', '°F')}
-              onchange={(t) => set({ temperature: t })}
-            />
-            <Choice
-              label="Weights"
-              value={units.weight}
-              options={[
-                { value: 'g', label: 'g' },
-                { value: 'oz wt', label: 'oz by weight' },
-              ]}
-              onchange={(weight) => set({ weight })}
-            />
-            <Choice
-              label="Measure with"
-              value={settings.measure}
-              options={same('scale', 'marked cups')}
-              onchange={(measure) => set({ measure })}
-              hint="By marked cups nothing is told in weight."
-            />
-            {#if write.byScale}<LiveField
-                label="The scale reads in steps of"
-                shows={write.weight(settings.scaleStep, 3)}
-                read={readStep}
-                value={settings.scaleStep}
-                commit={(scaleStep) => set({ scaleStep })}
-              />{/if}
-          </div>
-        </Sheet>
+        <Units {settings} />
       {/if}
       <!-- the way out of whatever is damaged stands here before anything else is read -->
       <StudioFile />
