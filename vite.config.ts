@@ -9,19 +9,19 @@ import { defineConfig } from 'vite';
 const groups = [
   {
     name: 'ground',
-    test: /src\/core\/(units|air|craft\/(?!schools|seas|turns|slopes|dressings)|geometry\/seeded|document\/(?!validate|open|misfits|references|ladder|problem))/,
+    test: /src\/core\/(units\/(?!read|number|hand-read|thickness|ratio)|air|craft\/(?!schools|seas|turns|slopes|dressings|dabs|palette|studio)|geometry\/seeded|document\/(?!validate|open|misfits|references|ladder|limits|problem|rules))/,
     priority: 3,
     minShareCount: 4,
   },
   {
     name: 'amounts',
-    test: /src\/core\/(mix\/(?!measured|rounded|proportion)|tint\/(?!build|card|counted|differ|match|measure|slope|target)|coat|prepare\/(?!words|dial|additive)|advice\/(cautions|finding))|node_modules\/culori\//,
+    test: /src\/core\/(mix\/(?!measured|rounded|proportion|typed-dose)|tint\/(?!build|by-eye|card|counted|differ|match|measure|read-colour|slope|swatch|target)|coat|prepare\/(?!words|dial|additive)|advice\/(cautions|finding))|node_modules\/culori\//,
     priority: 2,
     minShareCount: 4,
   },
   {
     name: 'parts',
-    test: /src\/lib\/(store|zone|ui\/(?!standings|TideLine|Thumb|BoardDrawing|together|LineChart|table|PaperPage|Findings))|src\/core\/(record\/(times|summary|session)|edit\/(tenth|ids|coats|curves))|node_modules\/(microdiff|tinykeys)\//,
+    test: /src\/lib\/(store\/(?!reads)|zone|ui\/(?!standings|Field|LiveField|LengthField|NameField|SchoolField|ruler|TideLine|Thumb|BoardDrawing|together|LineChart|table|PaperPage|Findings))|src\/core\/(record\/(times|summary|session)|edit\/(tenth|ids|coats))|node_modules\/(microdiff|tinykeys)\//,
     priority: 0,
     minShareCount: 5,
   },

@@ -5,7 +5,8 @@ export { dabs } from './dabs';
 export { startingDressings } from './dressings';
 export { startingCover, startingFilm } from './films';
 export { dryingOf, handsOn, handsOnSeveral, pricingOf, startingMethod, startingPricing } from './habits';
-export { startingColourants, startingResin, startingVessels, vesselsOf } from './materials';
+export { startingColourants } from './palette';
+export { startingResin, startingVessels, vesselsOf } from './materials';
 export {
   additive,
   additiveInto,
@@ -26,7 +27,8 @@ export {
 } from './schools';
 export { hasBeach, startingSea, type StartingSea, startingSeas } from './seas';
 export { slopeCupName, slopeCupNames, slopeCups, startingSlope } from './slopes';
-export { emptyStudio, standIns } from './studio';
+export { standIns } from './stand-ins';
+export { emptyStudio } from './studio';
 export { onShelf, startingTints, startingWhite } from './tints';
 export { edgeOf, openOf, torched } from './ways';
 export { back, rehanded, reversedCoast, turns } from './turns';

@@ -1,17 +1,8 @@
-import type { Room, Settings, StandIns, Studio } from '#core/document';
+import type { Studio } from '#core/document';
 import { startingMethod } from './habits';
-import { startingColourants, startingResin, startingVessels } from './materials';
-
-const startingRoom: Room = { id: 'room', name: 'the room', dayC: 21, nightC: 17, dayHour: 14, nightHour: 4 };
-
-const startingSettings: Settings = {
-  length: 'mm',
-  volume: 'ml',
-  temperature: '°C',
-  measure: 'scale',
-  scaleStep: 0.1,
-  roomId: startingRoom.id,
-};
+import { startingResin, startingVessels } from './materials';
+import { startingColourants } from './palette';
+import { startingRoom, startingSettings } from './stand-ins';
 
 /** A studio with nothing in it but ordinary materials and habits. */
 export const emptyStudio = (): Studio => ({
@@ -28,12 +19,3 @@ export const emptyStudio = (): Studio => ({
   stock: [],
   slopes: [],
 });
-
-/** What stands in for stored things that cannot be read, until the artist gives their own. */
-export const standIns: StandIns = {
-  settings: startingSettings,
-  method: startingMethod,
-  room: startingRoom,
-  resin: startingResin,
-  colourant: startingColourants[0]!,
-};

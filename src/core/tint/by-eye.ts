@@ -1,4 +1,3 @@
-import { convertRgbToLrgb, parseHex, parseNamed } from 'culori/fn';
 import type { Colourant } from '#core/document';
 import { groundNamed } from './ground';
 import { internalOf, layerOver, type Rgb } from './layer';
@@ -61,16 +60,4 @@ export function byEye(kind: Colourant['kind'], colour: Rgb, look: Strength | { l
   const white = groundNamed('white primer').internal;
   const absorb = each((c) => kept(Math.min(1e5, absorptionFor(internal[c]!, s * load, LOOK_FILM, white[c]!) / load)));
   return { absorb, scatter: [s, s, s] };
-}
-
-export type ColourReading = { ok: true; value: Rgb } | { ok: false; says: string };
-
-/** Reads a colour as a picker writes it, "#1b6f8a", or as a plain name that screens know, "teal". */
-export function readColour(text: string): ColourReading {
-  const typed = text.trim().toLowerCase();
-  // a name that screens do not know comes back as nothing
-  const found = parseHex(typed) ?? parseNamed(typed.replace(/\s+/g, '') as Parameters<typeof parseNamed>[0]);
-  if (!found) return { ok: false, says: `“${text.trim() || 'nothing'}” is no colour here. Pick one, or write it as #1b6f8a or teal.` };
-  const { r, g, b } = convertRgbToLrgb(found);
-  return { ok: true, value: [r, g, b] };
 }

@@ -1,6 +1,7 @@
 /** Colour of tinted films: layers over a ground and their surface, even slopes and how they are built, pigments measured and matched. */
 export { internalOf, layerOver, type Rgb, seenColour, seenOf, stackOver } from './layer';
-export { byEye, covers, LOOK_FILM, readColour, strengths, type ColourReading, type Strength } from './by-eye';
+export { byEye, covers, LOOK_FILM, strengths, type Strength } from './by-eye';
+export { readColour, type ColourReading } from './read-colour';
 export { swatchOf } from './swatch';
 export { clearLayer, recipeLayer, solidsShare } from './recipe';
 export { groundKnown, groundNamed, groundOf, sandGround } from './ground';

@@ -36,6 +36,7 @@ export {
   writeVolume,
   writeWeight,
 } from './write';
-export { readsIn, type Reads, writesIn, type Writes } from './hand';
+export { writesIn, type Writes } from './hand';
+export { readsIn, type Reads } from './hand-read';
 export { readThickness, thicknessWord, writeThickness } from './thickness';
 export { readRatio } from './ratio';

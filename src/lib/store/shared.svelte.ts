@@ -1,7 +1,7 @@
 import { steady } from '#core/air';
 import type { Pour } from '#core/document';
 import type { Means } from '#core/plan';
-import { readsIn, writesIn } from '#core/units';
+import { writesIn } from '#core/units';
 import { StudioRows, type Rows } from './followed';
 import { Live } from './live.svelte';
 import { readPours } from './studio';
@@ -29,7 +29,6 @@ class Shared {
   readonly settings = $derived(this.#read?.settings);
   /** How what is measured is written, in the studio's units; metric until they are read. */
   readonly write = $derived(writesIn(this.settings ?? { length: 'mm', volume: 'ml', temperature: '°C' }));
-  readonly read = $derived(readsIn(this.write.units));
   readonly method = $derived(this.#read?.method);
   readonly resins = $derived(this.#read?.resins);
   readonly colourants = $derived(this.#read?.colourants);

@@ -5,6 +5,7 @@
   import { leftoverUses } from '#core/stock';
   import { plain, writeShare } from '#core/units';
   import type { LiveScale } from '$lib/devices/live-scale.svelte';
+  import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
 
   /** The line at hand: what to put in, how far it is, and what to do when it is over. */
@@ -90,7 +91,7 @@
   );
 
   let typed = $state('');
-  const reading = $derived(typed.trim() ? shared.read.weight(typed, { min: step, max: 20_000 }, 'A weight') : undefined);
+  const reading = $derived(typed.trim() ? reads.current.weight(typed, { min: step, max: 20_000 }, 'A weight') : undefined);
   function enter(event: SubmitEvent) {
     event.preventDefault();
     if (!reading?.ok) return;

@@ -3,6 +3,7 @@
   import { limits, type Settings } from '#core/document';
   import { bare, fraction, inUnit, plain, readWithin, temperature, writeShare, type Reading } from '#core/units';
   import { changeMethod, changeRoom, changeSettings, SETTINGS } from '$lib/store/edits';
+  import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import Choice from '$lib/ui/Choice.svelte';
@@ -23,7 +24,7 @@
   const write = $derived(shared.write);
   const units = $derived(write.units);
   const writeT = (celsius: number): string => write.temperature(celsius);
-  const readRoom = (text: string): Reading => shared.read.temperature(text, limits.room, 'A room');
+  const readRoom = (text: string): Reading => reads.current.temperature(text, limits.room, 'A room');
   const readHour = (text: string): Reading => {
     const n = Number(text.trim().replace(/:00$/, ''));
     return text.trim() && Number.isInteger(n) && n >= 0 && n <= 23
@@ -32,7 +33,7 @@
   };
   const readSpare = (text: string): Reading => readWithin(fraction, text, limits.spare, 'A spare', writeShare, '%');
   const amount = (ml: number): string => write.volume(ml);
-  const readCup = (text: string): Reading => shared.read.volume(text, limits.smallestCup, 'A cup');
+  const readCup = (text: string): Reading => reads.current.volume(text, limits.smallestCup, 'A cup');
   const count = (v: number): string => plain(v, 0);
   /** An ordinary mixed resin, g/ml, for a habit that hangs on none. */
   const PLAIN_DENSITY = 1.1;
@@ -47,8 +48,8 @@
       shows: (g: number) => write.measure(g, g / PLAIN_DENSITY, 0),
       read: (t: string) =>
         write.byScale
-          ? shared.read.weight(t, limits.smallestMix, 'A mixing')
-          : inGrams(shared.read.volume(t, limits.smallestMix, 'A mixing')),
+          ? reads.current.weight(t, limits.smallestMix, 'A mixing')
+          : inGrams(reads.current.volume(t, limits.smallestMix, 'A mixing')),
       hint: 'No batch is split into less than this.',
     },
     {
@@ -92,11 +93,11 @@
       label: 'Laid in a minute',
       none: limits.layRate.max,
       shows: amount,
-      read: (t: string) => shared.read.volume(t.replace(/\s*(\/|per|a)\s*min(ute)?$/, ''), limits.layRate, 'A rate'),
+      read: (t: string) => reads.current.volume(t.replace(/\s*(\/|per|a)\s*min(ute)?$/, ''), limits.layRate, 'A rate'),
       hint: 'A large board takes longer than a small one with as many cups.',
     },
   ] as const);
-  const readDrip = (text: string): Reading => shared.read.perRun(text, limits.drip, 'A drip');
+  const readDrip = (text: string): Reading => reads.current.perRun(text, limits.drip, 'A drip');
 </script>
 
 <svelte:head><title>Settings · Nerite</title></svelte:head>

@@ -2,6 +2,7 @@
   import { limits, type Settings } from '#core/document';
   import type { Reading } from '#core/units';
   import { changeSettings } from '$lib/store/edits';
+  import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import Choice from '$lib/ui/Choice.svelte';
@@ -21,7 +22,7 @@
     if (value === 'US') void set({ length: 'in', volume: 'fl oz', temperature: '°F', weight: 'oz wt' });
     if (value === 'metric') void set({ length: 'mm', volume: 'ml', temperature: '°C', weight: 'g' });
   };
-  const readStep = (text: string): Reading => shared.read.weight(text, limits.scaleStep, 'A step');
+  const readStep = (text: string): Reading => reads.current.weight(text, limits.scaleStep, 'A step');
 </script>
 
 <Sheet title="Units" aside="any unit may be typed anywhere">

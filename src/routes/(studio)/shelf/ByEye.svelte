@@ -6,6 +6,7 @@
   import { readDose } from '#core/mix';
   import { byEye, covers, groundNamed, hexOf, LOOK_FILM, readColour, recipeSeen, strengths, type Strength } from '#core/tint';
   import type { Reading } from '#core/units';
+  import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import Choice from '$lib/ui/Choice.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -35,7 +36,7 @@
     density: of?.density ?? facts.density,
     ...(facts.dropMl && { dropMl: facts.dropMl }),
   });
-  const amount = $derived(shared.read.volume(into, { min: 1, max: 5000 }, 'A cup'));
+  const amount = $derived(reads.current.volume(into, { min: 1, max: 5000 }, 'A cup'));
   /** Resin of an ordinary density in that cup, g. */
   const resinG = $derived(amount.ok ? amount.value * 1.1 : 0);
   const readLook = (text: string): Reading => {

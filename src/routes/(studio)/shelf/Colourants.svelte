@@ -5,6 +5,7 @@
   import type { Means } from '#core/plan';
   import { hidingFilm, recipeLayer, swatchOf } from '#core/tint';
   import { fraction, readWithin, writeShare } from '#core/units';
+  import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import type { TableColumn } from '$lib/ui/table/columns';
   import DataTable from '$lib/ui/table/DataTable.svelte';
@@ -71,7 +72,7 @@
       edit: {
         kind: 'text',
         text: (c) => shared.write.density(c.density),
-        read: (text) => shared.read.density(text, limits.colourantDensity, 'A density'),
+        read: (text) => reads.current.density(text, limits.colourantDensity, 'A density'),
         store: (c, v) => set(c, 'density', v),
       },
     },

@@ -5,6 +5,7 @@
   import type { Means } from '#core/plan';
   import { densityOf, inDrawingOrder, itemKey, itemName, summed, turned, type Coming, type Ledger, type LedgerLine } from '#core/stock';
   import { plain, read, mass, volume, bare, length } from '#core/units';
+  import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import { unitLabel, writeAmount } from '$lib/ui/amount';
   import { money } from '$lib/ui/money';
@@ -184,7 +185,7 @@
       edit: {
         kind: 'text',
         text: (r) => (r.stock.density === undefined ? '' : shared.write.density(r.stock.density)),
-        read: (text) => (text.trim() ? shared.read.density(text, limits.density, 'A density') : { ok: true, value: undefined }),
+        read: (text) => (text.trim() ? reads.current.density(text, limits.density, 'A density') : { ok: true, value: undefined }),
         store: (r, v) => set(r, 'density', v, 'the density'),
       },
     },

@@ -17,6 +17,7 @@
     writeThickness,
     type Range,
   } from '#core/units';
+  import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import type { CellReading, TableColumn } from '$lib/ui/table/columns';
   import DataTable from '$lib/ui/table/DataTable.svelte';
@@ -163,7 +164,7 @@
       edit: {
         kind: 'text',
         text: (r) => (r.film === undefined ? '' : shared.write.coverage(r.film)),
-        read: (text) => (text.trim() ? shared.read.film(text, limits.film, 'A film') : { ok: true, value: undefined }),
+        read: (text) => (text.trim() ? reads.current.film(text, limits.film, 'A film') : { ok: true, value: undefined }),
         store: (r, v) => set(r, 'film', v),
       },
     },
@@ -176,7 +177,7 @@
       edit: {
         kind: 'text',
         text: (r) => shared.write.temperature(r.refC),
-        read: (text) => shared.read.temperature(text, limits.room, 'A temperature'),
+        read: (text) => reads.current.temperature(text, limits.room, 'A temperature'),
         store: (r, v) => set(r, 'refC', v),
       },
     },
@@ -192,7 +193,7 @@
         read: (text) =>
           /^\s*(a\s+)?film\s*$/i.test(text)
             ? { ok: true, value: 0 }
-            : shared.read.weight(text, { min: 5, max: limits.statedMass.max }, 'A mix in a cup'),
+            : reads.current.weight(text, { min: 5, max: limits.statedMass.max }, 'A mix in a cup'),
         store: (r, v) => set(r, 'statedG', v),
       },
     },

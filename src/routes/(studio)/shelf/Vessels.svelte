@@ -2,6 +2,7 @@
   import { freeId } from '#core/edit';
   import { limits, type Vessel } from '#core/document';
   import { exampleMarks, readMarks, writeMarks } from '#core/mix';
+  import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import type { TableColumn } from '$lib/ui/table/columns';
   import DataTable from '$lib/ui/table/DataTable.svelte';
@@ -43,7 +44,7 @@
         kind: 'text',
         text: (v) => ml(v.holds),
         read: (text, v) => {
-          const reading = shared.read.volume(text, limits.vessel, 'A cup');
+          const reading = reads.current.volume(text, limits.vessel, 'A cup');
           const top = v.marks?.at(-1)?.ml ?? 0;
           return reading.ok && reading.value * 1.01 < top
             ? { ok: false, says: `Its highest mark is at ${ml(top)}. Give what it holds to the brim, or change the marks first.` }
@@ -76,7 +77,7 @@
       edit: {
         kind: 'text',
         text: (v) => (v.step ? ml(v.step) : ''),
-        read: (text) => (text.trim() ? shared.read.volume(text, limits.lines, 'A step') : { ok: true, value: undefined }),
+        read: (text) => (text.trim() ? reads.current.volume(text, limits.lines, 'A step') : { ok: true, value: undefined }),
         store: (v, to) => set(v, 'step', to),
       },
     },

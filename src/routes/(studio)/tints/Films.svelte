@@ -1,6 +1,7 @@
 <script lang="ts">
   import { limits, slopeGrounds, type SlopeGround } from '#core/document';
   import { groundNamed, hexOf, recipeSeen, seenColour, stackOver, recipeLayer, type Rgb } from '#core/tint';
+  import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
   import type { MadeCup, SlopeDraft, Worked } from './slope.svelte';
@@ -47,7 +48,7 @@
       label="On the board, in a film of"
       value={work.slope.film}
       shows={thin(work.slope.film)}
-      read={(t) => shared.read.film(t, limits.film, 'A film')}
+      read={(t) => reads.current.film(t, limits.film, 'A film')}
       commit={(v) => draft.commit('Change the film', (s) => ({ ...s, film: v }))}
     />
     <label class="flex items-center gap-2"

@@ -4,6 +4,7 @@
   import { mixedDensity } from '#core/mix';
   import { contrastOf, HIDES, hidingFilm, hidingLoad, recipeLayer, solidsShare, stickFilm, whitesOf } from '#core/tint';
   import { bare, fixed, fraction, inUnit, length, plain, readWithin, writeShare, writeThickness } from '#core/units';
+  import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import LineChart from '$lib/ui/LineChart.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
@@ -131,7 +132,7 @@
         label="below its upper end"
         value={below}
         shows={shared.write.length(below)}
-        read={(t) => shared.read.length(t, { min: 2, max: 200 }, 'A place')}
+        read={(t) => reads.current.length(t, { min: 2, max: 200 }, 'A place')}
         commit={async (v) => void (below = v)}
       />
     </div>

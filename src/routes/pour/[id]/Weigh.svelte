@@ -3,6 +3,7 @@
   import { weightsOf } from '#core/pour';
   import type { Session } from '#core/record';
   import { writeShare, type Reading } from '#core/units';
+  import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import type { Happening } from '$lib/store/pours';
 
@@ -24,7 +25,7 @@
   const resin = $derived(session.pour.planned.resins.find((r) => r.id === batch.resinId));
   const weights = $derived(weightsOf(session.events, session.told, number));
   const grams = (v: number): string => shared.write.weight(v);
-  const read = (text: string): Reading => shared.read.weight(text, { min: 0.1, max: 100_000 }, 'A weight');
+  const read = (text: string): Reading => reads.current.weight(text, { min: 0.1, max: 100_000 }, 'A weight');
   let typed = $state<Partial<Record<'A' | 'B', string>>>({});
   const inside = $derived({ A: weights.aG, B: weights.bG });
   const planned = $derived({ A: batch.aG, B: batch.bG });

@@ -1,7 +1,6 @@
 <script lang="ts">
   import type { Finding } from '#core/advice';
   import { linesOf, type Point } from '#core/document';
-  import { withPointAdded } from '#core/edit';
   import { lineOf, middleOf, partOf } from '#core/geometry';
   import { chartColours, type PiecePlan } from '#core/plan';
   import { fixed } from '#core/units';
@@ -10,7 +9,6 @@
   import Findings from '$lib/ui/Findings.svelte';
   import Scrolled from '$lib/ui/Scrolled.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
-  import SectionLine from './SectionLine.svelte';
   import { lineName, lineOfKey, snaps, type Drawing } from './drawing.svelte';
   import type { PieceEditor } from './editor.svelte';
   import { markedRegions, nearest } from './places';
@@ -69,13 +67,14 @@
     return { x: at.x / view.scale, y: at.y / view.scale };
   }
 
-  function addPoint(event: MouseEvent) {
+  async function addPoint(event: MouseEvent) {
     const line = lineOfKey(plan.piece, drawing.line);
     if (!line) return;
     const at = toBoard(event);
     const { after, place: on } = nearest(line, at);
     if (Math.hypot(on.x - at.x, on.y - at.y) * view.scale > 14) return;
-    const key = line.key;
+    const { key } = line;
+    const { withPointAdded } = await import('#core/edit');
     void editor.commit('Add a point', (piece) => withPointAdded(piece, key, after, drawing.snapped(at)));
     drawing.choose(key, after + 1);
   }
@@ -225,7 +224,12 @@
                 stroke-width="2">{shared.write.fineFigure(f.film)}</text
               >
             {/each}
-            <SectionLine {plan} {drawing} scale={view.scale} {toBoard} />
+            {#await import('./SectionLine.svelte') then { default: SectionLine }}<SectionLine
+                {plan}
+                {drawing}
+                scale={view.scale}
+                {toBoard}
+              />{/await}
             {#if plan.piece.dressings?.length}{#await import('./Dressings.svelte') then { default: Dressings }}<Dressings
                   {editor}
                   {drawing}

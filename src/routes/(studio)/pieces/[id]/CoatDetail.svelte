@@ -7,6 +7,7 @@
   import { mixedDensity, sandShare } from '#core/mix';
   import type { CoatPlan, PiecePlan } from '#core/plan';
   import { bare, plain, readWithin, writeShare } from '#core/units';
+  import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import Findings from '$lib/ui/Findings.svelte';
   import LengthField from '$lib/ui/LengthField.svelte';
@@ -34,7 +35,7 @@
 
   const coat = $derived(c.coat);
   const thick = (mm: number): string => shared.write.film(mm);
-  const readFilm = (text: string) => shared.read.film(text, limits.film, 'A film');
+  const readFilm = (text: string) => reads.current.film(text, limits.film, 'A film');
   const change = (label: string, to: (old: Coat) => Coat) => {
     const id = coat.id;
     return editor.commit(label, (p) => withCoat(p, id, to));
@@ -131,7 +132,7 @@
             small
             label="bed of clear"
             shows={thick(coat.bed ?? 0)}
-            read={(t) => shared.read.film(t, { min: 0, max: Math.max(0, coat.film - 0.1) }, 'A bed under this film')}
+            read={(t) => reads.current.film(t, { min: 0, max: Math.max(0, coat.film - 0.1) }, 'A bed under this film')}
             hint="its share of the film"
             value={coat.bed ?? 0}
             commit={(bed) => set('Change the bed', { bed })}

@@ -8,6 +8,7 @@
   import { groundNamed, lightness } from '#core/tint';
   import { plain, readWithin, volume } from '#core/units';
   import { editRows, SLOPES } from '$lib/store/edits';
+  import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import { said } from '$lib/ui/said.svelte';
@@ -136,7 +137,7 @@
               label="film"
               value={film}
               shows={shared.write.film(film)}
-              read={(t) => shared.read.film(t, limits.film, 'A film')}
+              read={(t) => reads.current.film(t, limits.film, 'A film')}
               commit={async (v) => change({ film: v })}
             />
             <label class="flex items-center gap-1.5 text-soft"

@@ -4,6 +4,7 @@
   import { limits } from '#core/document';
   import { cardCorners, type CardReading, type Measuring } from '#core/tint';
   import { film as fraction, plain, readWithin, writeShare } from '#core/units';
+  import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import LiveField from '$lib/ui/LiveField.svelte';
@@ -108,7 +109,7 @@
             label="its film"
             value={film}
             shows={shared.write.film(film)}
-            read={(t) => shared.read.film(t, { min: 0.05, max: 5 }, 'A smear')}
+            read={(t) => reads.current.film(t, { min: 0.05, max: 5 }, 'A smear')}
             commit={async (v) => {
               film = v;
               await measure();

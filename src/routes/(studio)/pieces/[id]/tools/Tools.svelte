@@ -3,7 +3,6 @@
   import Tabs from '$lib/ui/Tabs.svelte';
   import type { Drawing, Tool } from '../drawing.svelte';
   import type { PieceEditor } from '../editor.svelte';
-  import LineTools from './LineTools.svelte';
 
   /** What is done to the drawing, one kind of thing at a time. @prop names of the parts of the sea from the shore seaward */
   let { editor, plan, drawing, names }: { editor: PieceEditor; plan: PiecePlan; drawing: Drawing; names: string[] } = $props();
@@ -21,9 +20,14 @@
 <div class="shrink-0 border-t border-rule">
   <Tabs label="What to draw" bind:value={drawing.tool} options={tools} class="px-3 pt-1" />
   <div class="min-h-17 px-3 py-1.5 text-[13px]">
-    {#if drawing.tool === 'line'}<LineTools {editor} {plan} {drawing} {names} />
+    <!-- tools are fetched when the chart has been drawn, or when they are first shown -->
+    {#if drawing.tool === 'line'}{#await import('./LineTools.svelte') then { default: LineTools }}<LineTools
+          {editor}
+          {plan}
+          {drawing}
+          {names}
+        />{/await}
     {:else}
-      <!-- the tools that are not shown at first are fetched when they are -->
       {#if drawing.tool === 'sea'}{#await import('./SeaTools.svelte') then { default: SeaTools }}<SeaTools {editor} {plan} />{/await}
       {:else if drawing.tool === 'add'}{#await import('./AddTools.svelte') then { default: AddTools }}<AddTools
             {editor}
