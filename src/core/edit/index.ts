@@ -17,7 +17,8 @@ export {
 } from './coats';
 export { withoutPoint, withPoint, withPointAdded } from './curves';
 export { withDressing, withDressingChanged, withoutDressing } from './dressings';
-export { freeId } from './ids';
+export { duplicated } from './duplicate';
+export { freeId, pieceIdFor } from './ids';
 export { type BoardAnswers, startingBoard, startingCoat, startingPiece } from './new-piece';
 export { movedTo } from './move';
 export { withDrawnSea, withParts, withSea, withSeaOf } from './parts';

@@ -4,6 +4,7 @@ import fc from 'fast-check';
 import { linesOf, openStudio, tintsOf, writeStudio, type Piece } from '#core/document';
 import { emptyStudio } from '#core/craft';
 import {
+  duplicated,
   startingPiece,
   startingCoat,
   type BoardAnswers,
@@ -163,4 +164,23 @@ test('the sample moved to another moment: films keep their age to the hour, plan
     before.pieces.filter((p) => p.pourAt).map((p) => p.pourAt!.slice(10)),
   );
   assert.ok(openStudio(writeStudio(after)).ok);
+});
+
+test('a piece is made once more under ids of its own, and its dates stay with the first', () => {
+  const studio = sample();
+  const names = studio.pieces.map((p) => p.name);
+  const ids = studio.pieces.map((p) => p.id);
+  for (const first of studio.pieces) {
+    const copy = duplicated(first, names, ids);
+    assert.equal(copy.name, `${first.name}, again`);
+    assert.ok(!ids.includes(copy.id));
+    assert.deepEqual([copy.pourAt, copy.dueOn, copy.beside], [undefined, undefined, undefined]);
+    assert.deepEqual(
+      copy.coats.map(({ id: _, waits: __, ...rest }) => rest),
+      first.coats.map(({ id: _, waits: __, ...rest }) => rest),
+    );
+    assert.ok(copy.coats.every((c) => !first.coats.some((k) => k.id === c.id)));
+    assert.ok(openStudio(writeStudio({ ...studio, pieces: [...studio.pieces, copy] })).ok, first.name);
+    assert.equal(duplicated(copy, [...names, copy.name], [...ids, copy.id]).name, `${first.name}, again 2`);
+  }
 });

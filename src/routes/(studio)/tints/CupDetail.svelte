@@ -2,9 +2,8 @@
   import { limits, type Slope } from '#core/document';
   import { withCupInserted, withoutCup } from '#core/edit';
   import { deltaE } from '#core/tint';
-  import { plain, readWithin, volume, writeShare } from '#core/units';
+  import { readWithin, volume, writeShare } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
-  import { writeDose } from '#core/pour';
   import LiveField from '$lib/ui/LiveField.svelte';
   import { apart } from './words';
   import type { MadeCup, SlopeDraft, Worked } from './slope.svelte';
@@ -76,8 +75,6 @@
   <button type="button" class="chip" disabled={full} onclick={() => insert(at + 1)}>Insert after</button>
   <button type="button" class="chip" disabled={work.slope.cups.length <= limits.slopeCups.min} onclick={remove}>Take out</button>
   <p class="basis-full text-soft">
-    {#each cup.made.doses as d, i (i)}{i ? ', ' : ''}{writeDose(d, shared.write)}{:else}Clear resin{/each}:
-    {writeShare(total)} of the mix; its resin takes {writeShare(work.means.resin.loadLimit)}. In whole drops {apart(rounding)}.
-    <span class="whitespace-nowrap">Lightness {plain(cup.lightness, 2)} of 1.</span>
+    Colourant {writeShare(total)} of the mix; its resin takes {writeShare(work.means.resin.loadLimit)}. In whole drops {apart(rounding)}.
   </p>
 </div>

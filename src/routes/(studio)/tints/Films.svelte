@@ -81,7 +81,7 @@
         {#each row.seen as seen, i (cups[i]!.cup.id)}
           {@const hex = seen && hexOf(seen)}
           <td
-            class="relative h-6 border-y border-sheet {hex
+            class="relative h-5 border-y border-sheet {hex
               ? ''
               : 'bg-[repeating-linear-gradient(45deg,var(--color-line)_0_1px,transparent_1px_6px)]'}"
             style:background-color={hex}

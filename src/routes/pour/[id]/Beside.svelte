@@ -31,6 +31,13 @@
   onMount(async () => {
     curves = await import('./thickness');
   });
+  /** How thick the white is by now, for the hand first; one figure beside the other after it. */
+  function whiteSays(pas: number, ready: number): string {
+    const figures = `${fixed(pas, 1)} Pa·s, ready from ${fixed(ready, 1)}`;
+    return pas >= ready
+      ? `The white has body: it is ${thicknessWord(pas)} (${figures}).`
+      : `The white is still ${thicknessWord(pas)}; let it thicken until it is ${thicknessWord(ready)} (${figures}).`;
+  }
   const thickness = $derived(curves && batch && curves.thicknessOf(session.pour, batch));
 </script>
 
@@ -55,10 +62,7 @@
     <WhiteWindow {batch} {thickness} limit={session.pour.planned.method.whiteLimit} {since} white={Boolean(white)} />
     {#if white && since !== undefined && thickness}
       <p class="text-[15px] text-nightsoft">
-        The white is {thicknessWord(thickness(since))}; ready when it is {thicknessWord(session.pour.planned.method.whiteReady)} ({fixed(
-          thickness(since),
-          1,
-        )} of {fixed(session.pour.planned.method.whiteReady, 1)} Pa·s).
+        {whiteSays(thickness(since), session.pour.planned.method.whiteReady)}
       </p>
     {/if}
   {/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
-  import { startingBoard, startingPiece, type BoardAnswers, withDrawnSea } from '#core/edit';
+  import { pieceIdFor, startingBoard, startingPiece, type BoardAnswers, withDrawnSea } from '#core/edit';
   import type { StartingSea } from '#core/craft';
   import type { Sea } from '#core/document';
   import { addPiece } from '$lib/store/edits';
@@ -12,25 +12,10 @@
   const slowest = $derived(shared.resins && [...shared.resins].sort((a, b) => b.workingMin - a.workingMin)[0]);
   const start = $derived(startingBoard(slowest?.id ?? '', shared.settings?.length === 'in' ? 'inches' : 'metric'));
 
-  /** A stable id from the name, and a number where that is taken. */
-  function idFor(name: string, taken: string[]): string {
-    const base =
-      name
-        .normalize('NFKD')
-        .toLowerCase()
-        .replace(/[^a-z0-9]+/g, '-')
-        .replace(/^-+|-+$/g, '')
-        .slice(0, 36) || 'piece';
-    if (!taken.includes(base)) return base;
-    let n = 2;
-    while (taken.includes(`${base}-${n}`)) n++;
-    return `${base}-${n}`;
-  }
-
   async function add(answers: BoardAnswers, drawn: { start: StartingSea; sea?: Sea }) {
     const { pieces, summaries, resins, colourants } = shared;
     if (!pieces || !summaries || !resins || !colourants) return;
-    const id = idFor(answers.name, [...pieces.map((p) => p.id), ...summaries.flatMap((p) => p.of.map((o) => o.pieceId))]);
+    const id = pieceIdFor(answers.name, [...pieces.map((p) => p.id), ...summaries.flatMap((p) => p.of.map((o) => o.pieceId))]);
     const piece = startingPiece(id, answers, { resins, colourants }, drawn.start);
     if (await attempt(() => addPiece(drawn.sea ? withDrawnSea(piece, drawn.sea) : piece))) await goto(`/pieces/${id}`);
   }

@@ -2,13 +2,13 @@
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
   import { limits, type Piece, type Sea } from '#core/document';
-  import { withDrawnSea, withShape } from '#core/edit';
+  import { duplicated, withDrawnSea, withShape } from '#core/edit';
   import type { BoardAnswers } from '#core/edit';
   import { length, readWithin } from '#core/units';
   import Field from '$lib/ui/Field.svelte';
   import { zone } from '$lib/zone';
   import { readPiece } from '$lib/store/studio';
-  import { editPiece, removePiece, undo } from '$lib/store/edits';
+  import { addPiece, editPiece, removePiece, undo } from '$lib/store/edits';
   import { Live } from '$lib/store/live.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
@@ -78,6 +78,19 @@
     if (stored) await goto(`/pieces/${id}`);
   }
 
+  /** The same board, sea and coats once more, as they are stored. */
+  async function again() {
+    const { pieces, summaries } = shared;
+    if (!piece || !pieces || !summaries) return;
+    const ids = [...pieces.map((p) => p.id), ...summaries.flatMap((p) => p.of.map((o) => o.pieceId))];
+    const copy = duplicated(
+      piece,
+      pieces.map((p) => p.name),
+      ids,
+    );
+    if (await attempt(() => addPiece(copy))) await goto(`/pieces/${copy.id}`);
+  }
+
   async function remove() {
     if (!piece || !(await attempt(() => removePiece(piece)))) return;
     const { id: removed, name } = piece;
@@ -116,6 +129,7 @@
         {/snippet}
         {#snippet beside()}
           <a class="button" href="/pieces/{id}">Back to the chart</a>
+          <button type="button" class="button" onclick={again}>Make another like it</button>
           <button type="button" class="button button-quiet min-h-[34px]!" onclick={() => (removing = true)}>Remove this piece</button>
         {/snippet}
       </BoardForm>
