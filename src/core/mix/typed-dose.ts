@@ -1,6 +1,6 @@
 import { dabs, spoonDensity } from '#core/craft';
 import { limits, type Colourant } from '#core/document';
-import { fraction, mass, plain, read, readWithin, volume, type Reading, type Writes } from '#core/units';
+import { bare, fraction, mass, plain, read, readWithin, volume, type Reading, type Writes } from '#core/units';
 
 /** A cup that a dose is typed for: its colourant, and A + B in it, g. */
 export interface DoseInto {
@@ -14,13 +14,13 @@ const no = (says: string): Reading => ({ ok: false, says });
 /** How a dose may be typed. */
 export const DOSES = 'as in “5 drops”, “0.3 g”, “a pea”, “a stick dip” or “0.5 %”';
 
-/** Reads so many of something small that is taken by eye: "2 peas", "a match-head". */
+/** Reads so many of something small that is taken by eye: "2 peas", "a match-head", "1½ stick dips". */
 function readDabs(typed: string): number | undefined {
-  const found = /^(an?|\d+)?\s*(.+?)(?:s|es)?$/.exec(typed);
+  const found = /^(an?|[\d.,/¼½¾ ]+)?\s*(.+?)s?$/.exec(typed);
   const dab = found && dabs.find((d) => d.spellings.includes(found[2]!));
   if (!dab) return undefined;
-  const count = found[1] === undefined || /^an?$/.test(found[1]) ? 1 : Number(found[1]);
-  return count * dab.ml;
+  const count = found[1] === undefined || /^an?$/.test(found[1]) ? undefined : read(bare, found[1]);
+  return count === undefined ? dab.ml : count.ok ? count.value * dab.ml : undefined;
 }
 
 /**

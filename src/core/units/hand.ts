@@ -28,7 +28,6 @@ export function writesIn(units: Units) {
     temperature: (celsius: number, digits?: number): string => write.writeTemperature(celsius, temperature, digits),
     warmer: (kelvin: number): string => write.writeWarmer(kelvin, temperature),
     density: (gPerMl: number): string => write.writeDensity(gPerMl, volume),
-    viscosity: write.writeViscosity,
     perRun: (mlPerM: number): string => write.writePerRun(mlPerM, units),
   };
 }

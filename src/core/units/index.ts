@@ -18,8 +18,6 @@ export { type Range, read, readWithin, short } from './read';
 export { figures, fixed, plain } from './plain';
 export { isPast, writeDuration, writeHours, writeSpan } from './time';
 export {
-  areaFigure,
-  areaUnit,
   inUnit,
   lengthFigure,
   type LengthUnit,
@@ -28,13 +26,10 @@ export {
   type VolumeUnit,
   type WeightUnit,
   writeArea,
-  writeCoverage,
   writeLength,
-  writePerRun,
   writeShare,
   writeTemperature,
   writeVolume,
-  writeWeight,
 } from './write';
 export { writesIn, type Writes } from './hand';
 export { readsIn, type Reads } from './hand-read';

@@ -58,11 +58,6 @@ export function writeArea(mm2: number, unit: LengthUnit): string {
   return `${plain(inches, inches < 10 ? 1 : 0)} sq in`;
 }
 
-/** mm² in the unit a column of areas is headed with. */
-export const areaUnit = (unit: LengthUnit): 'cm²' | 'sq in' => (unit === 'in' ? 'sq in' : 'cm²');
-export const areaFigure = (mm2: number, unit: LengthUnit): string =>
-  plain(inUnit(area, mm2, areaUnit(unit)), unit === 'in' && mm2 < 6450 ? 1 : 0);
-
 /** Decimals a measured volume is worth: tenths of a ml under 10 ml, hundredths of an ounce and thousandths of a little. */
 const volumeDigits = (value: number, unit: VolumeUnit): number => (unit === 'fl oz' ? (value < 0.1 ? 3 : 2) : value < 10 ? 1 : 0);
 

@@ -24,6 +24,8 @@ test('a dose as a hand says it: drops, grams, dabs, dips, a spoon, per cent', ()
   near(load('a pea', white), (0.25 * 1.7) / 50, 1e-9);
   near(load('2 peas', white), (0.5 * 1.7) / 50, 1e-9);
   near(load('match-head', white), (0.02 * 1.7) / 50, 1e-9);
+  near(load('1½ peas', white), (0.375 * 1.7) / 50, 1e-9);
+  near(load('½ match-head', white), (0.01 * 1.7) / 50, 1e-9);
   near(load('3 stick dips', white), (0.15 * 1.7) / 50, 1e-9);
   near(load('1/8 tsp', white, 50, us), (0.61612 * 1.7) / 50, 1e-5);
   near(load('0.5 ml', white, 50, marked), 0.017, 1e-9);
