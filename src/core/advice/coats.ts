@@ -38,7 +38,10 @@ export const torchBesideWood: Rule = ({ plan }) => {
       code: 'torch-beside-wood',
       severity: 'stop',
       where: { coatId: coat.id },
-      says: edge === 'wall' ? 'A torch beside a wooden wall.' : 'A torch over canvas.',
+      says:
+        edge === 'wall'
+          ? `A torch beside a wall of ${materials[surface.material].label.toLowerCase().split(',')[0]}.`
+          : 'A torch over canvas.',
       why: 'It scorches and can catch before the film has moved.',
       fix: 'Take hot air here. With a torch: wipes and inks away, an extinguisher near, never held still.',
     },

@@ -7,7 +7,7 @@ import { tintHex } from './colour';
 import { tintOver } from './covering';
 import { cupFor, filmNeed, innerNeed, type Cup } from './cup';
 import type { Kind } from './kind';
-import { allOf, joined, regionOfTint } from './region';
+import { allOf, depthOf, joined, regionOfTint } from './region';
 import type { Setting } from './setting';
 
 const counted = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight'];
@@ -21,7 +21,7 @@ function cups(s: Setting, coat: SeaCoat, regions: CoatRegions): Cup[] {
     const region = own && index === last ? joined([own, regions.beach]) : own;
     if (!region) return [];
     const need = filmNeed(s, coat, region, coat.film - bed);
-    const colour = tintHex(s, tint, coat.film - bed);
+    const colour = tintHex(s, tint, coat.film - bed, depthOf(s.cut, s.cut.sea.length - index));
     return [cupFor(s, coat, 'tint', tint.name, need, { index, tint, colour, ...additiveFor(s, coat) })];
   });
   if (coat.order === 'shore first') tints.reverse();

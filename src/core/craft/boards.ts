@@ -27,7 +27,13 @@ export const materials: Record<Material, MaterialFacts> = {
   slate: { label: 'Slate', density: 2.8, stiffness: 50, thirsty: false, scorches: false, glossy: false },
   ceramic: { label: 'Ceramic', density: 2.2, stiffness: 40, thirsty: false, scorches: false, glossy: true },
   glass: { label: 'Glass', density: 2.5, stiffness: 70, thirsty: false, scorches: false, glossy: true },
+  plastic: { label: 'Plastic', density: 1.2, stiffness: 3, thirsty: false, scorches: true, glossy: true },
+  'cured resin': { label: 'Cured resin', density: 1.15, stiffness: 2.5, thirsty: false, scorches: true, glossy: true },
 };
+
+/** What a board is usually given before resin: gesso where it soaks, a scuff where it shines. */
+export const usualPrimer = (material: Material): Primer =>
+  materials[material].thirsty ? 'gesso' : materials[material].glossy ? 'scuff only' : 'none';
 
 /** What one coat of primer leaves, mm; a scuff leaves nothing. */
 export const primerFilm: Record<Primer, number> = { none: 0, gesso: 0.1, paint: 0.06, 'clear sealer': 0.04, 'scuff only': 0 };

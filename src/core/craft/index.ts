@@ -1,5 +1,5 @@
 /** What the craft knows: its schools, its materials, and the ordinary figures everything starts from. */
-export { bulk, dressingDensity, GRAIN, GRAVEL_DEPTH, materials, primerFilm, SAND_DENSITY } from './boards';
+export { bulk, dressingDensity, GRAIN, GRAVEL_DEPTH, materials, primerFilm, SAND_DENSITY, usualPrimer } from './boards';
 export { type ColourantKind, colourantKinds, ownLimit, spoonDensity } from './colourants';
 export { dabs } from './dabs';
 export { startingDressings } from './dressings';

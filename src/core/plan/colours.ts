@@ -56,8 +56,7 @@ class Chart {
     this.#site = site;
     this.#colourants = colourants;
     this.#parts = [beach, ...sea];
-    const stack = groundStack(site);
-    this.piles = this.#parts.map(({ rings }, part) => ({ rings, part, stack }));
+    this.piles = this.#parts.map(({ rings }, part) => ({ rings, part, stack: groundStack(site, part) }));
   }
 
   #regionOf(coat: Coat, part: number): Region {

@@ -22,7 +22,7 @@ function coversOf(coat: Coat, site: Site, colourants: Colourant[], wet: Set<stri
  * @returns linear sRGB, one place after the other; NaN off the resin and where no model knows the ground
  */
 export function seenThrough(layings: Laying[], parts: Int8Array, site: Site, colourants: Colourant[], stage: Stage): Float64Array {
-  const ground = groundStack(site);
+  const grounds = [site.cut.beach, ...site.cut.sea].map((_, part) => groundStack(site, part));
   const wet = wetWaves(site, stage);
   const coats = layings.flatMap((laying) => {
     const coat = coatOf(laying);
@@ -33,7 +33,8 @@ export function seenThrough(layings: Laying[], parts: Int8Array, site: Site, col
   const internal: Rgb = [0, 0, 0];
   for (let i = 0; i < parts.length; i++) {
     const part = parts[i]!;
-    if (part < 0 || (!ground.known && !hiding.some(({ coat, thickness }) => hides(coat, thickness[i]!)))) continue;
+    const ground = grounds[part];
+    if (!ground || (!ground.known && !hiding.some(({ coat, thickness }) => hides(coat, thickness[i]!)))) continue;
     for (const c of [0, 1, 2] as const) internal[c] = ground.internal[c];
     let laid = false;
     for (const { thickness, covers } of coats) {

@@ -1,4 +1,4 @@
-import { kindOf, type Covers, type Site } from '#core/coat';
+import { depthOf, kindOf, type Covers, type Site } from '#core/coat';
 import type { Coat, Colourant, WaveCoat } from '#core/document';
 import { groundKnown, groundOf, hexOf, seenColour, type Rgb } from '#core/tint';
 
@@ -12,9 +12,9 @@ export interface Stack {
   bare?: Rgb;
 }
 
-/** The ground of a board before its first coat. */
-export function groundStack({ piece }: Pick<Site, 'piece'>): Stack {
-  const { internal, bare } = groundOf(piece.surface);
+/** The ground of a board before its first coat, in one of its parts: paint may be graded from the deep to the beach. */
+export function groundStack({ piece, cut }: Pick<Site, 'piece' | 'cut'>, part: number): Stack {
+  const { internal, bare } = groundOf(piece.surface, depthOf(cut, part));
   return { internal, known: groundKnown(piece.surface), bare };
 }
 
@@ -61,7 +61,7 @@ export function stackUnder(site: Site, coatId: string, part: number, colourants:
   const at = site.piece.coats.findIndex((c) => c.id === coatId);
   return filmsIn(site, site.piece.coats.slice(0, at), part).reduce(
     (stack, c) => coated(stack, site, c, part, colourants),
-    groundStack(site),
+    groundStack(site, part),
   );
 }
 

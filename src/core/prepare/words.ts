@@ -53,7 +53,10 @@ const words: Record<WorkKey, (piece: Piece, write: Writes) => WorkWords> = {
   }),
   texture: () => ({ does: 'Lay the texture of paste and sand, and let it dry through.', why: 'Damp paste stays soft under resin.' }),
   foil: () => ({ does: 'Lay the foil, press it flat, and seal its edges.', why: 'Air under it comes up as bubbles.' }),
-  'paint a ground': () => ({ does: 'Paint the ground that is to show through.', why: 'It is seen through every tint over it.' }),
+  'paint a ground': ({ surface }) => ({
+    does: `Paint the ground that is to show through${(surface.colours?.length ?? 0) > 1 ? ', graded from the deep to the beach' : ''}.`,
+    why: 'It is seen through every tint over it.',
+  }),
   'cover holes': (piece) => ({
     does: `Tape over ${holes(openHoles(piece).length)} from below, and plug from above.`,
     why: 'Resin runs down a hole and glues what is below.',

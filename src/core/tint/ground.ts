@@ -1,3 +1,4 @@
+import { convertLrgbToOklab, convertOklabToLrgb, convertRgbToLrgb, parseHex } from 'culori/fn';
 import type { SlopeGround, Surface } from '#core/document';
 import { internalOf, type Rgb } from './layer';
 
@@ -13,11 +14,13 @@ const MATT: Record<string, Rgb> = {
   sand: [0.66, 0.54, 0.37],
 };
 
-/** Glossy grounds as seen through their own surface. */
+/** Glossy grounds as seen through their own surface: a white sheet of plastic, resin cured over white. */
 const GLOSSY: Record<string, Rgb> = {
   'varnished wood': [0.34, 0.2, 0.09],
   ceramic: [0.74, 0.73, 0.7],
   glass: [0.62, 0.66, 0.65],
+  plastic: [0.8, 0.8, 0.8],
+  'cured resin': [0.72, 0.71, 0.66],
 };
 
 export interface Ground {
@@ -30,15 +33,50 @@ export interface Ground {
 const matt = (measured: Rgb): Ground => ({ internal: measured, bare: measured });
 const glossy = (seen: Rgb): Ground => ({ internal: [internalOf(seen[0]), internalOf(seen[1]), internalOf(seen[2])], bare: seen });
 
-/** The ground a board offers to its first coat. Gesso hides the board; a clear sealer or a scuff leaves it. */
-export function groundOf(surface: Surface): Ground {
-  if (surface.primer === 'gesso' || surface.primer === 'paint') return matt(MATT['gesso']!);
-  const shiny = GLOSSY[surface.material];
-  return shiny ? glossy(shiny) : matt(MATT[surface.material]!);
+/** Linear sRGB of "#rrggbb". */
+const linear = (hex: string): Rgb => {
+  const { r, g, b } = convertRgbToLrgb(parseHex(hex)!);
+  return [r, g, b];
+};
+
+/** A place along colours that are graded into each other, evenly for the eye (OKLab). @param depth 0 the first, 1 the last */
+function gradedAt(colours: string[], depth: number): Rgb {
+  const place = depth * (colours.length - 1);
+  const k = Math.min(Math.max(0, colours.length - 2), Math.floor(place));
+  const [from, to] = [colours[k]!, colours[k + 1] ?? colours[k]!].map((hex) => {
+    const [r, g, b] = linear(hex);
+    return convertLrgbToOklab({ r, g, b });
+  });
+  const t = place - k;
+  const mix = (a: number, b: number): number => a + (b - a) * t;
+  const { r, g, b } = convertOklabToLrgb({ l: mix(from!.l, to!.l), a: mix(from!.a, to!.a), b: mix(from!.b, to!.b) });
+  const held = (v: number): number => Math.min(1, Math.max(0, v));
+  return [held(r), held(g), held(b)];
 }
 
-/** Whether the models know the colour a board offers: not that of paint, foil, a painted pattern or a relief of paste. */
-export const groundKnown = ({ primer, ground, relief }: Surface): boolean => primer !== 'paint' && !ground && !relief;
+const isPainted = ({ primer, ground }: Surface): boolean => ground === 'painted' || (primer === 'paint' && !ground);
+
+/** What becomes of the ground's colour: whether the models know it. Not that of foil, of paint that was not named, or of a bare relief. */
+export const groundKnown = (surface: Surface): boolean => {
+  if (isPainted(surface)) return surface.colours !== undefined;
+  return !surface.ground && !surface.relief;
+};
+
+/** Whether the artist's own colours are what is seen: of paint, or of a board that nothing hides. Gesso and foil hide them. */
+export const ownColours = (surface: Surface): boolean => isPainted(surface) || (!surface.ground && surface.primer !== 'gesso');
+
+/**
+ * The ground a board offers to its first coat: its paint; gesso, which hides the board; or the board itself, which a clear
+ * sealer or a scuff leaves to be seen.
+ * @param depth where on it, 0 the deep to 1 the beach: paint may be graded
+ */
+export function groundOf(surface: Surface, depth = 0.5): Ground {
+  const own = ownColours(surface) && surface.colours ? gradedAt(surface.colours, depth) : undefined;
+  if (isPainted(surface)) return matt(own ?? MATT['gesso']!);
+  if (surface.primer === 'gesso') return matt(MATT['gesso']!);
+  const shiny = GLOSSY[surface.material];
+  return shiny ? glossy(own ?? shiny) : matt(own ?? MATT[surface.material]!);
+}
 
 /** A beach of sand in resin hides what is below it. */
 export const sandGround: Ground = matt(MATT['sand']!);

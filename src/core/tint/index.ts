@@ -1,10 +1,10 @@
 /** Colour of tinted films: layers over a ground and their surface, even slopes and how they are built, pigments measured and matched. */
 export { internalOf, layerOver, type Rgb, seenColour, seenOf, stackOver } from './layer';
 export { byEye, covers, LOOK_FILM, strengths, type Strength } from './by-eye';
-export { readColour, type ColourReading } from './read-colour';
+export { readColour, readColours, type ColourReading } from './read-colour';
 export { swatchOf } from './swatch';
 export { clearLayer, recipeLayer, solidsShare } from './recipe';
-export { groundKnown, groundNamed, groundOf, sandGround } from './ground';
+export { groundKnown, groundNamed, groundOf, ownColours, sandGround } from './ground';
 export { bytesOf, hexOf, lightness } from './screen';
 export { deltaE, hue, lightnessOf, MATCHES, ofHex } from './differ';
 export { contrastOf, HIDES, hidingFilm, hidingLoad, luminance, stickFilm, whitesOf } from './hides';

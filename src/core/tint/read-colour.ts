@@ -1,5 +1,6 @@
 import { convertRgbToLrgb, parseHex } from 'culori/fn';
 import type { Rgb } from './layer';
+import { hexOf } from './screen';
 
 /** Plain names of what is poured, as a screen shows them. */
 const NAMES: Record<string, string> = {
@@ -35,4 +36,23 @@ export function readColour(text: string): ColourReading {
   if (!found) return { ok: false, says: `“${text.trim() || 'nothing'}” is no colour here. Pick one, or write it as #1b6f8a or teal.` };
   const { r, g, b } = convertRgbToLrgb(found);
   return { ok: true, value: [r, g, b] };
+}
+
+/**
+ * Reads several colours with commas between them, "navy, teal, sand", as "#rrggbb"; nothing typed is none.
+ * @param most how many there may be
+ */
+export function readColours(text: string, most: number): { ok: true; value: string[] } | { ok: false; says: string } {
+  const parts = text
+    .split(',')
+    .map((part) => part.trim())
+    .filter(Boolean);
+  if (parts.length > most) return { ok: false, says: `Give up to ${most} colours, from the deep to the beach.` };
+  const value: string[] = [];
+  for (const part of parts) {
+    const reading = readColour(part);
+    if (!reading.ok) return reading;
+    value.push(hexOf(reading.value));
+  }
+  return { ok: true, value };
 }

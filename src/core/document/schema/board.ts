@@ -1,6 +1,6 @@
 import Type, { type Static } from 'typebox';
 import { limits } from '../limits';
-import { object, range, from0, coordinate, tagged, Point } from './parts';
+import { object, range, from0, colour, coordinate, tagged, Point } from './parts';
 
 const sides = { width: range(limits.side), height: range(limits.side) };
 const corner = () => Type.Optional(range(limits.corner));
@@ -51,16 +51,31 @@ export type Hole = Static<typeof Hole>;
 export const Clock = object({ hole: range(limits.shaft), shaft: range(limits.shaft), dial: range(limits.side) });
 export type Clock = Static<typeof Clock>;
 
-export const Material = Type.Enum(['raw wood', 'thin ply', 'ply', 'varnished wood', 'canvas', 'mdf', 'slate', 'ceramic', 'glass']);
+export const Material = Type.Enum([
+  'raw wood',
+  'thin ply',
+  'ply',
+  'varnished wood',
+  'canvas',
+  'mdf',
+  'slate',
+  'ceramic',
+  'glass',
+  'plastic',
+  'cured resin',
+]);
 export type Material = Static<typeof Material>;
 export const Primer = Type.Enum(['none', 'gesso', 'paint', 'clear sealer', 'scuff only']);
 export type Primer = Static<typeof Primer>;
-/** A second ground over the primer that is to show through; its colour is not known to the models. */
+/** A second ground over the primer that is to show through. */
 export const Ground = Type.Enum(['foil', 'painted']);
 export type Ground = Static<typeof Ground>;
 export const Underside = Type.Enum(['none', 'tape', 'film', 'grease', 'latex']);
 export type Underside = Static<typeof Underside>;
-/** `relief` is a texture of paste and sand: its height over the board, mm, and the share of the face it takes. */
+/**
+ * `relief` is a texture of paste and sand: its height over the board, mm, and the share of the face it takes. `colours` are
+ * those of its paint, from the deep to the beach, or of the bare board where nothing hides it; one is the same all over.
+ */
 export const Surface = object({
   material: Material,
   primer: Primer,
@@ -68,6 +83,7 @@ export const Surface = object({
   doubled: Type.Optional(Type.Boolean()),
   relief: Type.Optional(object({ height: range(limits.relief), share: from0(1) })),
   ground: Type.Optional(Ground),
+  colours: Type.Optional(Type.Array(colour(), { minItems: 1, maxItems: limits.colours.max })),
   underside: Type.Optional(Underside),
 });
 export type Surface = Static<typeof Surface>;

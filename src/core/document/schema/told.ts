@@ -1,7 +1,6 @@
 import Type, { type Static } from 'typebox';
 import { limits } from '../limits';
-import { COLOUR } from '../patterns';
-import { object, range, from0, id, name } from './parts';
+import { object, range, from0, colour, id, name } from './parts';
 import { DressingKind } from './sea';
 import { StockUnit, Supply } from './shelf';
 
@@ -175,7 +174,7 @@ export const ToldCup = object({
   pressed: Type.Optional(Type.Boolean()),
   doses: Type.Array(ToldDose),
   additive: Type.Optional(object({ name: name(), drops: Type.Integer({ minimum: 1, maximum: 20 }) })),
-  colour: Type.Optional(Type.String({ pattern: COLOUR })),
+  colour: Type.Optional(colour()),
 });
 export type ToldCup = Static<typeof ToldCup>;
 

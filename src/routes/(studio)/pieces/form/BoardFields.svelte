@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { materials } from '#core/craft';
+  import { materials, usualPrimer } from '#core/craft';
   import type { Edge, Material, Settings } from '#core/document';
   import Choice from '$lib/ui/Choice.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -9,6 +9,11 @@
   let { typed = $bindable(), read, insist, settings }: { typed: Typed; read: Readers; insist: boolean; settings: Settings } = $props();
 
   const kinds = Object.entries(materials).map(([value, { label }]) => ({ value: value as Material, label }));
+  /** A board of another kind is primed as such boards are, unless the artist chose otherwise. */
+  function take(material: Material) {
+    if (typed.primer === usualPrimer(typed.material)) typed.primer = usualPrimer(material);
+    typed.material = material;
+  }
   const edges = [
     { value: 'run over', label: 'Runs over and drips' },
     { value: 'taped', label: 'Taped clean' },
@@ -30,6 +35,6 @@
   {insist}
   hint={`A bare number is ${settings.length}.`}
 />
-<Choice label="Surface" bind:value={typed.material} options={kinds} />
+<Choice label="Surface" bind:value={() => typed.material, take} options={kinds} />
 <Choice label="Edge" bind:value={typed.edge} options={edges} hint={whys[typed.edge]} />
 {#if typed.edge === 'wall'}<Field label="Height of the wall" bind:text={typed.wallHeight} read={read.wallHeight} {insist} />{/if}

@@ -1,13 +1,15 @@
 <script lang="ts">
-  import type { Primer, Settings, Underside, Use } from '#core/document';
+  import { limits, type Primer, type Settings, type Underside, type Use } from '#core/document';
   import Choice from '$lib/ui/Choice.svelte';
+  import ColoursField from '$lib/ui/ColoursField.svelte';
   import Field from '$lib/ui/Field.svelte';
   import HoleFields from './HoleFields.svelte';
-  import { primed, type Readers, type Typed } from './typed';
+  import { coloured, primed, type Readers, type Typed } from './typed';
 
   /** What has a usual answer: how many and what for, how the board is prepared and guarded, and what goes through it. */
   let { typed = $bindable(), read, insist, settings }: { typed: Typed; read: Readers; insist: boolean; settings: Settings } = $props();
 
+  const painted = $derived(typed.ground === 'painted' || typed.primer === 'paint');
   const uses = [
     { value: 'wall', label: 'The wall' },
     { value: 'food', label: 'Carrying food' },
@@ -59,8 +61,20 @@
     label="Shows through"
     bind:value={typed.ground}
     options={grounds}
-    hint={typed.ground === 'none' ? undefined : 'Its colour is not computed, so the chart hatches it.'}
+    hint={typed.ground === 'foil' ? 'Its colour is not computed, so the chart hatches it.' : undefined}
   />
+  {#if coloured(typed)}
+    <ColoursField
+      label={painted ? 'Colours of the paint' : 'Its own colour'}
+      bind:text={typed.colours}
+      read={read.colours}
+      {insist}
+      most={limits.colours.max}
+      hint={painted
+        ? 'One, or several graded from the deep to the beach. The chart shows them through the coats.'
+        : 'Where it is not the usual one of such a board.'}
+    />
+  {/if}
   {#if typed.edge === 'taped'}<Choice
       label="Tape comes off"
       bind:value={typed.tapeOff}

@@ -1,5 +1,5 @@
 import type { Typed } from './typed';
-import { primed } from './typed';
+import { coloured, primed } from './typed';
 
 const uses = { wall: 'for the wall', food: 'to carry food', 'hot mugs': 'for hot mugs' };
 const backs = {
@@ -18,6 +18,7 @@ export function restWords(t: Typed): string {
     uses[t.use],
     primed(t) ? `${t.primer} × ${t.primerCoats}` : t.primer === 'none' ? 'no primer' : 'scuffed',
     ...(t.ground === 'none' ? [] : [t.ground === 'foil' ? 'foil under the resin' : 'a painted ground']),
+    ...(coloured(t) && t.colours.trim() ? [`its colour ${t.colours.trim()}`] : []),
     ...(t.relief ? ['a texture under the resin'] : []),
     ...(t.doubled ? ['doubled'] : []),
     backs[t.underside],

@@ -13,6 +13,7 @@ import {
   type Use,
 } from '#core/document';
 import type { BoardAnswers } from '#core/edit';
+import { ownColours, readColours } from '#core/tint';
 import { fraction, length, mass, plain, readWithin, type Reading, type Writes } from '#core/units';
 
 /** What is typed about a board, as it is typed; nothing of it is lost while some of it cannot be read. */
@@ -40,6 +41,8 @@ export interface Typed {
   reliefHeight: string;
   reliefShare: string;
   ground: Ground | 'none';
+  /** Colours of the ground, from the deep to the beach, with commas between. */
+  colours: string;
   underside: Underside;
   edge: Edge;
   wallHeight: string;
@@ -85,6 +88,7 @@ export function typedFrom(start: BoardAnswers, writes: Writes, exact: Exact): Ty
     reliefHeight: write(surface.relief?.height ?? 3),
     reliefShare: `${plain((surface.relief?.share ?? 0.3) * 100, 0)} %`,
     ground: surface.ground ?? 'none',
+    colours: surface.colours?.join(', ') ?? '',
     underside: surface.underside ?? 'none',
     edge: start.edge,
     wallHeight: write(start.wallHeight ?? 12),
@@ -140,6 +144,10 @@ export function readersOf(writes: Writes, exact: Exact) {
     primerCoats: whole({ min: 1, max: 9 }),
     reliefHeight: mm(limits.relief, 'A texture'),
     reliefShare: share({ min: 0, max: 1 }, 'A share'),
+    colours: (text: string): Reading => {
+      const reading = readColours(text, limits.colours.max);
+      return reading.ok ? { ok: true, value: reading.value.length } : reading;
+    },
     wallHeight: mm(limits.wall, 'A wall'),
     hanger: (text: string): Reading =>
       text.trim() === ''
@@ -160,6 +168,10 @@ export function readersOf(writes: Writes, exact: Exact) {
 }
 export type Readers = ReturnType<typeof readersOf>;
 
+/** Whether the colour of its ground is the artist's to say: of paint, or of a board that nothing hides. */
+export const coloured = ({ material, primer, ground }: Typed): boolean =>
+  ownColours({ material, primer, primerCoats: 0, ...(ground !== 'none' && { ground }) });
+
 export const primed = (t: Typed): boolean => t.primer === 'gesso' || t.primer === 'paint' || t.primer === 'clear sealer';
 
 /** Whether all that stands under the fold can be read. */
@@ -167,6 +179,7 @@ export const restReads = (t: Typed, read: Readers): boolean =>
   read.count(t.count).ok &&
   (!primed(t) || read.primerCoats(t.primerCoats).ok) &&
   read.hanger(t.hanger).ok &&
+  (!coloured(t) || read.colours(t.colours).ok) &&
   (!t.relief || (read.reliefHeight(t.reliefHeight).ok && read.reliefShare(t.reliefShare).ok)) &&
   t.holes.every((h) => read.place(h.x).ok && read.place(h.y).ok && read.diameter(h.diameter).ok);
 
@@ -221,6 +234,9 @@ export function readBoard(t: Typed, outline: Outline | undefined, read: Readers)
       ...(h.kept === 'filled' && { filled: true }),
     }));
     const hanger = value('hanger', t.hanger);
+    const named = coloured(t) ? readColours(t.colours, limits.colours.max) : undefined;
+    if (named && !named.ok) throw new Unread(named.says);
+    const colours = named?.value ?? [];
     return {
       ok: true,
       answers: {
@@ -237,6 +253,7 @@ export function readBoard(t: Typed, outline: Outline | undefined, read: Readers)
           ...(t.doubled && { doubled: true }),
           ...(t.relief && { relief: { height: value('reliefHeight', t.reliefHeight), share: value('reliefShare', t.reliefShare) } }),
           ...(t.ground !== 'none' && { ground: t.ground }),
+          ...(colours.length > 0 && { colours }),
           ...(t.underside !== 'none' && { underside: t.underside }),
         },
         edge: t.edge,
