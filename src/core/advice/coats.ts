@@ -77,8 +77,8 @@ export const sandOverFilm: Rule = ({ plan, write }) => {
       code: 'sand-over-film',
       severity: 'warn',
       where: { coatId: sand.coat.id },
-      says: `The sand ends as a step ${write.fine(sand.film - sea.film)} over the sea.`,
-      why: 'The wave stops at it, and loose sand at the edge flies when it is heated.',
+      says: `${sand.name} ends as a step ${write.fine(sand.film - sea.film)} over the sea.`,
+      why: 'The wave stops at it, and loose grains at the edge fly when they are heated.',
       fix: 'Thin it out toward the water, so that the sea runs over it.',
     },
   ];

@@ -98,8 +98,8 @@ export interface Filling {
   need: Need;
   tint?: Tint;
   colour?: string | undefined;
-  /** Share of the mix that is resin, and sand by weight for each of resin; pressed in on the board, or stirred in. */
-  sand?: { resinShare: number; perResin: number; pressed: boolean };
+  /** Share of the mix that is resin, and sand or gravel by weight for each of resin; pressed in on the board, or stirred in. */
+  sand?: { resinShare: number; perResin: number; pressed: boolean; gravel?: boolean };
   additive?: { name: string; drops: number };
   /** One of several cups that what is needed was divided over. */
   portion?: { number: number; of: number };

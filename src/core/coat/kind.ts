@@ -36,6 +36,8 @@ export interface FilmWords {
   into?: string | undefined;
   /** Whether dry sand comes on it next. */
   loose: boolean;
+  /** What is stirred into it. */
+  holds: 'sand' | 'gravel' | undefined;
   /** Whether the tints of its pour come after it. */
   beforeTints: boolean;
 }
@@ -64,7 +66,7 @@ export interface Kind<C extends Coat = Coat> {
   cups: (setting: Setting, coat: C, regions: CoatRegions) => Cup[];
   covers: (coat: C, at: LookedAt) => Covers;
   /** From what thickness on nothing of what is below it shows, mm; left out where it never hides for good. */
-  hidesFrom?: number;
+  hidesFrom?: (coat: C) => number;
   section: (coat: C, method: Method) => SectionPart[];
   /** The sentence that lays one of its films. */
   says: (words: FilmWords) => string;

@@ -1,4 +1,4 @@
-import type { Coat, FilmedCoat, Laid, Resin } from '#core/document';
+import type { Beach, Coat, FilmedCoat, Laid, Resin } from '#core/document';
 
 /** A film as the trade lays it, mm: spread by hand it is near one, poured and left to level near two. */
 const films: Record<FilmedCoat['kind'], Record<Laid, number>> = {
@@ -21,3 +21,9 @@ export const startingFilm = (kind: FilmedCoat['kind'], laid: Laid, resin?: Pick<
 
 /** The cover a top starts with, mm over the highest point. */
 export const startingCover = (resin?: Pick<Resin, 'film'>): number => resin?.film ?? TOP;
+
+/** A beach by what it is laid in, mm: sand as a wedge, gravel one stone deep, a tint as a film spread by hand. */
+const beaches: Record<Beach, number> = { 'in resin': 2, 'pressed in': 2, gravel: 4, tint: 0.9 };
+export const startingBeachFilm = (how: Beach = 'in resin'): number => beaches[how];
+/** Sand or gravel by weight for each of resin: a sandy beach, and stones that lie close with resin between them. */
+export const startingPerResin = (how: Beach = 'in resin'): number => (how === 'gravel' ? 3 : 1.5);

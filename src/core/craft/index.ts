@@ -3,7 +3,7 @@ export { bulk, dressingDensity, GRAIN, GRAVEL_DEPTH, materials, primerFilm, SAND
 export { type ColourantKind, colourantKinds, ownLimit, spoonDensity } from './colourants';
 export { dabs } from './dabs';
 export { startingDressings } from './dressings';
-export { startingCover, startingFilm } from './films';
+export { startingBeachFilm, startingCover, startingFilm, startingPerResin } from './films';
 export { dryingOf, handsOn, handsOnSeveral, pricingOf, startingMethod, startingPricing } from './habits';
 export { startingColourants } from './palette';
 export { startingResin, startingVessels, vesselsOf } from './materials';
@@ -29,6 +29,6 @@ export { hasBeach, startingSea, type StartingSea, startingSeas } from './seas';
 export { slopeCupName, slopeCupNames, slopeCups, startingSlope } from './slopes';
 export { standIns } from './stand-ins';
 export { emptyStudio } from './studio';
-export { onShelf, startingTints, startingWhite } from './tints';
+export { onShelf, startingBeach, startingTints, startingWhite, tintedSand } from './tints';
 export { edgeOf, openOf, torched } from './ways';
 export { back, rehanded, reversedCoast, turns } from './turns';

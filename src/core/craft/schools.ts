@@ -1,4 +1,4 @@
-import type { Laid, Method, SandCoat, SeaCoat, WaveCoat } from '#core/document';
+import type { Beach, Laid, Method, SeaCoat, WaveCoat } from '#core/document';
 
 /**
  * Where good artists disagree. Every way is supported; the first is where a coat starts, with the reason shown to the
@@ -66,11 +66,14 @@ export const additive: School<NonNullable<WaveCoat['additive']>> = {
   why: 'Nothing that creeps is left for the next coat to draw back from.',
 };
 
-export const beach: School<NonNullable<SandCoat['how']>> = {
+export const beach: School<Beach | 'bare'> = {
   question: 'beach',
   ways: [
     { value: 'in resin', label: 'sand stirred into resin', does: 'Sand takes room: the cup holds less resin than the beach.' },
     { value: 'pressed in', label: 'dry sand pressed into wet clear', does: 'Clear for the pores, and the rest is dry sand by weight.' },
+    { value: 'gravel', label: 'gravel stirred into resin', does: 'One stone deep; what runs between the stones is in the cup.' },
+    { value: 'tint', label: 'a sand-coloured tint', does: 'A film without sand, thinner toward the water.' },
+    { value: 'bare', label: 'bare: nothing but clear over it', does: 'The board or its paint is the beach; no coat is laid on it.' },
   ],
   why: 'Sand in resin lies where it is put, and none flies when it is heated.',
 };

@@ -29,3 +29,15 @@ export const startingWhite = (loadLimit: number): Tint => ({
   name: 'White',
   recipe: [{ colourantId: 'white-paste', load: Math.min(0.06, loadLimit) }],
 });
+
+/** A beach without sand: tan, with white enough to cover. */
+export const startingBeach: Tint = {
+  name: 'Beach tint',
+  recipe: [
+    { colourantId: 'tan', load: 0.003 },
+    { colourantId: 'white-paste', load: 0.03 },
+  ],
+};
+
+/** What the resin of a sand beach is tinted with, to begin with. */
+export const tintedSand: Tint = { name: 'Tinted sand', recipe: [{ colourantId: 'tan', load: 0.004 }] };

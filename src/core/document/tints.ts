@@ -3,6 +3,6 @@ import type { Coat, Tint } from './schema';
 /** Tints of a coat in the order of its cups, whatever kind it is. */
 export function tintsOf(coat: Coat): Tint[] {
   if ('tints' in coat) return coat.tints;
-  if ('tint' in coat) return [coat.tint];
+  if ('tint' in coat && coat.tint) return [coat.tint];
   return 'white' in coat ? [coat.white] : [];
 }

@@ -1,4 +1,5 @@
 /** Edits of a piece, of a slope and of a studio: each takes the thing as it is and gives it changed. */
+export { withBeach, withGrainColour, withTintedSand } from './beach';
 export { withBareEdge, withBreaker, withCornerBeach, withIsland, withLandSwapped, withoutLine } from './added-lines';
 export {
   newCoatId,

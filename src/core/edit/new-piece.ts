@@ -1,6 +1,7 @@
 import { kinds } from '#core/coat';
 import { hasBeach, onShelf, startingSea, startingTints, type StartingSea } from '#core/craft';
-import { boxOf, type Coat, type Edge, type Piece, type Shape, type Studio, type Surface, type Use } from '#core/document';
+import { boxOf, type Beach, type Coat, type Edge, type Piece, type Shape, type Studio, type Surface, type Use } from '#core/document';
+import { beachOf } from './beach';
 
 /** Parts of a starting sea. */
 const PARTS = startingTints.length;
@@ -55,17 +56,18 @@ export function startingCoat(
   });
 }
 
-/** A new piece: the board as answered, a starting sea fitted to it, and the coats of a first pour with a top; sand where there is a beach. */
+/** A new piece: the board as answered, a starting sea fitted to it, and the coats of a first pour with a top; a beach where there is one. */
 export function startingPiece(
   id: string,
   answers: BoardAnswers,
   studio: Pick<Studio, 'colourants' | 'resins'>,
   sea: StartingSea = 'open shore',
+  laid: Beach | 'bare' = 'in resin',
 ): Piece {
   const { resinId, ...board } = answers;
   const drawn = startingSea(sea, boxOf(board.shape), PARTS - 1);
   const beach = hasBeach(sea);
-  const kinds: Coat['kind'][] = beach ? ['sand', 'sea', 'wave', 'top'] : ['sea', 'wave', 'top'];
+  const kinds: Coat['kind'][] = beach && laid !== 'bare' ? ['sand', 'sea', 'wave', 'top'] : ['sea', 'wave', 'top'];
   return {
     id,
     holes: [],
@@ -74,6 +76,7 @@ export function startingPiece(
     coats: kinds.map((kind) => {
       const coat = startingCoat(kind, `${id.slice(0, 50)}-${kind}`, resinId, PARTS, studio);
       const breaker = drawn.breakers?.[0];
+      if (coat.kind === 'sand' && laid !== 'bare' && laid !== 'in resin') return beachOf(coat, laid, studio.colourants);
       return coat.kind === 'wave' && !beach && breaker ? { ...coat, along: breaker.id } : coat;
     }),
   };

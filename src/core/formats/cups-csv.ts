@@ -1,7 +1,7 @@
 import { vesselFor } from '#core/mix';
 import type { Vessel } from '#core/document';
 import { sharesOf, type Together } from '#core/plan';
-import { writeDose, writeSand } from '#core/pour';
+import { writeDose, contentsOf, writeGrains } from '#core/pour';
 import { inUnit, mass, volume, type Writes } from '#core/units';
 import { writeCsv } from './csv';
 
@@ -40,7 +40,7 @@ export function writeCups({ batches }: Pick<Together, 'batches'>, vessels: Vesse
         head: 'colourants',
         cell: (r) => r.cup.doses.map((d) => writeDose(d, write)).join(' + '),
       },
-      { head: 'sand', cell: (r) => (r.cup.sandG > 0 ? writeSand(r.cup.sandG, write) : undefined) },
+      { head: 'sand or gravel', cell: (r) => (r.cup.sandG > 0 ? writeGrains(contentsOf(r.cup), write) : undefined) },
       { head: 'colourant %', cell: (r) => round(r.cup.load * 100, 3) },
       { head: 'limit %', cell: (r) => round(r.cup.limit * 100, 3) },
       { head: 'vessel', cell: (r) => vesselFor(r.cup.ml + r.cup.sandG / 2.65, vessels)?.name },

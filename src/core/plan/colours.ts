@@ -2,7 +2,7 @@ import { foamOver, type Site } from '#core/coat';
 import { openOf } from '#core/craft';
 import type { Coat, Colourant, Sea, WaveCoat } from '#core/document';
 import { inlandBand, partition, type Cut, type Region, type Ring } from '#core/geometry';
-import { hexOf, sandGround } from '#core/tint';
+import { grainGround, hexOf } from '#core/tint';
 import { areaIn, coated, groundStack, hexOn, laidOn, type Stack } from './stack';
 import { wetWaves, type Stage } from './stage';
 
@@ -112,6 +112,11 @@ export function chartColours(site: Site, cut: Cut, colourants: Colourant[], stag
       parts: stacks.map(hexOn),
     })),
     ...(gravel && { gravel: inlandBand(cut, gravel.from, gravel.to).rings }),
-    ...(dry && { dry: { rings: inlandBand(cut, dry.from).rings, colour: hexOf(sandGround.bare) } }),
+    ...(dry && {
+      dry: {
+        rings: inlandBand(cut, dry.from).rings,
+        colour: hexOf(grainGround('sand', coats.find((c) => c.kind === 'sand')?.colour).bare),
+      },
+    }),
   };
 }

@@ -77,7 +77,7 @@ class Rising {
   /** What is poured fills low places first; what is spread or strewn follows the ground. @param known its level or its rise */
   layFilm(coat: FilmedCoat | TopCoat, places: Places, known: number | undefined): void {
     const ground = this.surface.slice();
-    const strewn = coat.kind === 'sand';
+    const strewn = coat.kind === 'sand' && coat.how !== 'tint';
     let laying: Laying;
     let rise = 0;
     if (coat.kind === 'top' || laidOf(coat) === 'poured') {

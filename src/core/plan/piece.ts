@@ -47,11 +47,14 @@ export interface PiecePlan {
   colours: ChartColours;
 }
 
+/** A wave floats in what was laid before it, and gravel stands by itself: neither runs over an edge. */
+const flows = (coat: Coat): boolean => coat.kind !== 'wave' && !(coat.kind === 'sand' && coat.how === 'gravel');
+
 function planPour(coats: CoatPlan[], resins: Resin[], bench: Omit<Bench, 'letDowns'>): PourPlan {
   const parts = [0, ...(coats[0]?.regions.sea ?? []).map((_, i) => i + 1)];
   const filmAt = (part: number): number =>
     coats
-      .filter((c) => c.coat.kind !== 'wave' && (part === 0 ? c.regions.beach : c.regions.sea[part - 1]!).area > 0)
+      .filter((c) => flows(c.coat) && (part === 0 ? c.regions.beach : c.regions.sea[part - 1]!).area > 0)
       .reduce((sum, c) => sum + c.film, 0);
   const { batches, steps, coats: laid } = mixedTogether(coats, resins, bench);
   return {

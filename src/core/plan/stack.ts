@@ -21,7 +21,7 @@ export function groundStack({ piece, cut }: Pick<Site, 'piece' | 'cut'>, part: n
 /** Whether a coat so thick hides what is below it, whatever that is. @param film mm */
 export function hides(coat: Coat, film: number): boolean {
   const { hidesFrom } = kindOf(coat);
-  return hidesFrom !== undefined && film >= hidesFrom;
+  return hidesFrom !== undefined && film >= hidesFrom(coat);
 }
 
 /** What a coat does to what is below it in a part of the board: 0 the beach, then the sea from the shore seaward. */

@@ -40,13 +40,17 @@ export const writeDose = (dose: Dosed, write: Writes): string =>
 export const writeSand = (g: number, write: Writes, loose: number = bulk.sand): string =>
   write.byScale ? write.weight(g, g < 10 ? 1 : 0) : write.volume(g / loose);
 
+/** Sand or gravel of a cup, named. */
+export const writeGrains = ({ sandG, gravel }: { sandG: number; gravel?: boolean | undefined }, write: Writes): string =>
+  gravel ? `${writeSand(sandG, write, bulk.gravel)} gravel` : `${writeSand(sandG, write)} sand`;
+
 /** What of a cup is written about: its doses, its sand, its additive. */
-export type Contents = Pick<ToldCup, 'doses' | 'sandG' | 'pressed' | 'additive'>;
+export type Contents = Pick<ToldCup, 'doses' | 'sandG' | 'pressed' | 'gravel' | 'additive'>;
 
 /** All that goes into a cup beside resin, each in a few words: "5 drops Phthalo blue tint". */
-export const writeContents = ({ doses, sandG, pressed, additive }: Contents, write: Writes): string[] => [
+export const writeContents = ({ doses, sandG, pressed, gravel, additive }: Contents, write: Writes): string[] => [
   ...doses.map((dose) => writeDose(dose, write)),
-  ...(sandG > 0 ? [`${writeSand(sandG, write)} sand${pressed ? ', pressed in on the board' : ''}`] : []),
+  ...(sandG > 0 ? [`${writeGrains({ sandG, gravel }, write)}${pressed ? ', pressed in on the board' : ''}`] : []),
   ...(additive ? [`${plain(additive.drops, 0)} drop${additive.drops === 1 ? '' : 's'} ${additive.name}`] : []),
 ];
 
@@ -55,5 +59,6 @@ export const contentsOf = ({ doses, sandG, made }: Cup): Contents => ({
   doses,
   sandG,
   ...(made.sand?.pressed && { pressed: true }),
+  ...(made.sand?.gravel && { gravel: true }),
   ...(made.additive && { additive: made.additive }),
 });

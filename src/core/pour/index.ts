@@ -1,7 +1,7 @@
 /** The plan a pour is told: what is mixed, filled and done when, kept whole, and the words it is said in. */
 export { tell } from './tell';
 export { type Amount, say, type Words } from './words';
-export { contentsOf, writeContents, writeDose, writeMeasured, writeSand } from './contents';
+export { contentsOf, writeContents, writeDose, writeGrains, writeMeasured, writeSand } from './contents';
 export { boardSupplies } from './boards';
 export { toldStudio, withTold } from './older';
 export { whiteCourse } from './clock';

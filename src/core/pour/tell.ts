@@ -40,6 +40,7 @@ function toldCup(cup: Cup, batch: number): ToldCup {
     bG: r(parts.bG),
     sandG: r(sandG),
     ...(made.sand?.pressed && { pressed: true }),
+    ...(made.sand?.gravel && { gravel: true }),
     doses: doses.map(({ colourantId, name: called, grams, ml: fills, count, letDown }) => ({
       colourantId,
       name: called,

@@ -89,7 +89,9 @@ export function cupLines(
   const tints = cup.doses.filter((dose) => dose.grams > 0).map((dose) => tintLine(cup, dose, colourants, stepG));
   // sand that is pressed in on the board never goes into the cup
   const sand: Planned[] =
-    cup.sandG > 0 && !cup.pressed ? [{ key: sandKey(cup), kind: 'sand', name: 'Dry sand', cup, planned: cup.sandG }] : [];
+    cup.sandG > 0 && !cup.pressed
+      ? [{ key: sandKey(cup), kind: 'sand', name: cup.gravel ? 'Gravel' : 'Dry sand', cup, planned: cup.sandG }]
+      : [];
   const stirredIn = [...sand, ...tints].map((line) => ({ ...line, ...put(inside, line.key) }));
   return several || stirredIn.length ? [fillLine(cup, several, inside), ...stirredIn] : [];
 }

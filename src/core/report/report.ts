@@ -26,7 +26,7 @@ function cupReport(cup: Cup) {
     bMl: r(cup.parts.bMl),
     aG: r(cup.parts.aG),
     bG: r(cup.parts.bG),
-    sandG: r(cup.sandG),
+    ...(cup.made.sand?.gravel ? { gravelG: r(cup.sandG) } : { sandG: r(cup.sandG) }),
     colourants: cup.doses.map((d) => ({
       name: d.name,
       grams: r(d.grams),

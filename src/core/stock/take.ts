@@ -18,13 +18,14 @@ const partsTaken = (resinId: string, { aG, bG }: Pick<Split, 'aG' | 'bG'>): Take
 const ADDITIVE_DROP = 0.05;
 
 /** What goes into a cup beside resin. */
-const inCup = ({ doses, sandG, additive }: Pick<ToldCup, 'doses' | 'sandG' | 'additive'>): Taken[] => [
+const inCup = ({ doses, sandG, gravel, additive }: Pick<ToldCup, 'doses' | 'sandG' | 'gravel' | 'additive'>): Taken[] => [
   ...doses.map((d): Taken => ({ of: { kind: 'colourant', colourantId: d.colourantId }, amount: d.grams, unit: 'g' })),
-  supply('sand', sandG, 'g'),
+  supply(gravel ? 'gravel' : 'sand', sandG, 'g'),
   supply('additive', (additive?.drops ?? 0) * ADDITIVE_DROP, 'ml'),
 ];
 
-const plannedCup = ({ doses, sandG, made }: Cup): Taken[] => inCup({ doses, sandG, ...(made.additive && { additive: made.additive }) });
+const plannedCup = ({ doses, sandG, made }: Cup): Taken[] =>
+  inCup({ doses, sandG, ...(made.sand?.gravel && { gravel: true }), ...(made.additive && { additive: made.additive }) });
 
 /** What one cup takes from the shelf. */
 export const takenByCup = (cup: Cup, resin: Resin): Taken[] => summed([...partsTaken(resin.id, cup.parts), ...plannedCup(cup)]);

@@ -80,6 +80,29 @@ export function groundOf(surface: Surface, depth = 0.5): Ground {
 
 /** A beach of sand in resin hides what is below it. */
 export const sandGround: Ground = matt(MATT['sand']!);
+/** Ordinary grey gravel, dry. */
+const GRAVEL: Rgb = [0.3, 0.28, 0.25];
+
+/** Scattering of packed grains, per mm: light comes back out of a bed of sand within a millimetre or two. */
+const GRAINS = 4;
+
+/**
+ * Grains in tinted resin, as a layer that hides: K and S of the grains from their own colour, k/s = (1 − R)²/2R, and those of
+ * what lies between them, as seen in a bed without end, R∞ = 1 + K/S − √((K/S)² + 2 K/S).
+ * @param colour of the dry grains, "#rrggbb"; ordinary sand or gravel where it is left out
+ * @param between absorption and scattering of the tinted resin per mm, and the share of the bed it takes
+ */
+export function grainGround(of: 'sand' | 'gravel', colour?: string, between?: { absorb: Rgb; scatter: Rgb; share: number }): Ground {
+  const own = colour === undefined ? (of === 'gravel' ? GRAVEL : MATT['sand']!) : linear(colour);
+  if (!between) return matt(own);
+  const tinted = (c: 0 | 1 | 2): number => {
+    const R = Math.min(0.999, Math.max(0.001, own[c]));
+    const K = (GRAINS * (1 - R) ** 2) / (2 * R) + between.share * between.absorb[c];
+    const ratio = K / (GRAINS + between.share * between.scatter[c]);
+    return 1 + ratio - Math.sqrt(ratio * (ratio + 2));
+  };
+  return matt([tinted(0), tinted(1), tinted(2)]);
+}
 
 const named: Record<SlopeGround, Ground> = {
   'white primer': matt(MATT['gesso']!),

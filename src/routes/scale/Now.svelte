@@ -64,10 +64,10 @@
     if (line.kind === 'A' || line.kind === 'B')
       return more ? `${grams(line.left)} more of ${line.name}.` : `Pour ${line.name} to ${grams(line.left)}.`;
     if (drops && line.cup)
-      return `${more ? `${dropsToCome} more` : dropsToCome} drop${dropsToCome === 1 ? '' : 's'} of ${line.kind === 'sand' ? 'dry sand' : line.name}${thinned ? `${thinned},` : ''} into ${line.cup.name}.`;
+      return `${more ? `${dropsToCome} more` : dropsToCome} drop${dropsToCome === 1 ? '' : 's'} of ${line.kind === 'sand' ? line.name.toLowerCase() : line.name}${thinned ? `${thinned},` : ''} into ${line.cup.name}.`;
     if (line.kind === 'fill')
       return more ? `${grams(line.left)} of clear into ${line.cup!.name}.` : `Fill ${line.cup!.name} to ${grams(line.left)}.`;
-    return `${grams(shows(line))} ${more ? 'more ' : ''}of ${line.kind === 'sand' ? 'dry sand' : line.name}${thinned ? `${thinned},` : ''} into ${line.cup!.name}.`;
+    return `${grams(shows(line))} ${more ? 'more ' : ''}of ${line.kind === 'sand' ? line.name.toLowerCase() : line.name}${thinned ? `${thinned},` : ''} into ${line.cup!.name}.`;
   });
   const why = $derived.by(() => {
     if (line && over)

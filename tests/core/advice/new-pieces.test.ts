@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { steady } from '#core/air';
 import { advise } from '#core/advice';
-import { emptyStudio, startingSeas } from '#core/craft';
+import { beach, emptyStudio, startingSeas } from '#core/craft';
 import {
   startingBoard,
   startingCoat,
@@ -42,6 +42,8 @@ const surfaces: Surface[] = [
   { material: 'varnished wood', primer: 'none', primerCoats: 0 },
   { material: 'slate', primer: 'none', primerCoats: 0 },
   { material: 'canvas', primer: 'gesso', primerCoats: 2 },
+  { material: 'plastic', primer: 'scuff only', primerCoats: 0 },
+  { material: 'cured resin', primer: 'scuff only', primerCoats: 0, colours: ['#12365a', '#d9c19a'] },
 ];
 /** What a surface deserves to be told, whatever is poured on it. */
 const ofTheSurface = new Set(['raw-wood-unprimed', 'thin-ply-single', 'over-varnish-unscuffed', 'canvas-too-large', 'board-sags']);
@@ -66,7 +68,8 @@ test('no default warns of itself: a new piece of any shape, surface, sea and res
       ),
       fc.constantFrom(1, 2, 4),
       fc.double({ min: 20, max: 24, noNaN: true }),
-      (shape, surface, one, sea, [edge, wallHeight], count, roomC) => {
+      fc.constantFrom(...beach.ways.map((w) => w.value)),
+      (shape, surface, one, sea, [edge, wallHeight], count, roomC, laid) => {
         const studio = { ...emptyStudio(), resins: [one] };
         const answers = {
           ...startingBoard(one.id),
@@ -77,9 +80,9 @@ test('no default warns of itself: a new piece of any shape, surface, sea and res
           count,
           ...(wallHeight !== undefined && { wallHeight }),
         };
-        const p = startingPiece('new', answers, studio, sea);
+        const p = startingPiece('new', answers, studio, sea, laid);
         const found = worse(p, { resins: [one], colourants: studio.colourants, method, air: steady(roomC) });
-        assert.equal(found.join('\n'), '', `${one.name}, ${sea}, ${shape.kind}, ${edge}, ${count} at ${roomC} °C`);
+        assert.equal(found.join('\n'), '', `${one.name}, ${sea}, ${laid}, ${shape.kind}, ${edge}, ${count} at ${roomC} °C`);
       },
     ),
     { numRuns: 250 },

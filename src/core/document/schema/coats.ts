@@ -1,7 +1,7 @@
 import Type, { type Static } from 'typebox';
 import { limits } from '../limits';
 import { Edge } from './board';
-import { object, range, from0, id, name, tagged } from './parts';
+import { object, range, from0, colour, id, name, tagged } from './parts';
 
 /** A colourant and its share of A + B by weight. */
 export const Part = object({ colourantId: id(), load: range(limits.load) });
@@ -45,13 +45,21 @@ const filmed = { ...coat, film: range(limits.film), laid: Type.Optional(Laid) };
 
 const SealCoat = object({ ...filmed, kind: Type.Literal('seal') });
 const BaseCoat = object({ ...filmed, kind: Type.Literal('base'), tint: Tint });
-/** `taper` is how far the sand thins out, half of it under the sea, mm. */
+/** What a beach is laid in: sand stirred in or pressed in, gravel stirred in, or a tint without either. */
+export const Beach = Type.Enum(['in resin', 'pressed in', 'gravel', 'tint']);
+export type Beach = Static<typeof Beach>;
+/**
+ * A beach. `taper` is how far it thins out, half of it under the sea, mm; `sandPerResin` sand or gravel for each of resin by
+ * weight; `colour` that of the dry sand or gravel, where it is not the ordinary one; `tint` what its resin is coloured with.
+ */
 const SandCoat = object({
   ...filmed,
   kind: Type.Literal('sand'),
   sandPerResin: range(limits.sandPerResin),
   taper: Type.Optional(range(limits.taper)),
-  how: Type.Optional(Type.Enum(['in resin', 'pressed in'])),
+  how: Type.Optional(Beach),
+  colour: Type.Optional(colour()),
+  tint: Type.Optional(Tint),
 });
 /**
  * Tints from deep to shore, one for each part of the sea. `bed` is the clear flooded under them, mm of the film;

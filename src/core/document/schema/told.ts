@@ -172,6 +172,8 @@ export const ToldCup = object({
   sandG: grams(),
   /** Whether the sand is pressed in on the board, and not stirred in. */
   pressed: Type.Optional(Type.Boolean()),
+  /** Whether it is gravel and not sand. */
+  gravel: Type.Optional(Type.Boolean()),
   doses: Type.Array(ToldDose),
   additive: Type.Optional(object({ name: name(), drops: Type.Integer({ minimum: 1, maximum: 20 }) })),
   colour: Type.Optional(colour()),

@@ -66,7 +66,9 @@ export function poured(step: ToldStep, told: Told, write: Writes): Said {
     if (id.role === 'gravel') return 'Stir the gravel into its clear, and edge the beach with it.';
     if (id.role === 'holes') return 'Fill the holes with clear.';
     const beforeTints = told.steps.some((s) => s.at >= step.at && s.id.does === 'pour' && s.id.role === 'tint' && s.id.piece === id.piece);
-    const words = { role: id.role ?? 'clear', name, over, place: places[over], into, loose: loose ?? false, beforeTints };
+    const used = step.uses[0] && cupOf(told, step.uses[0]);
+    const holds = used && used.sandG > 0 ? (used.gravel ? 'gravel' : 'sand') : undefined;
+    const words = { role: id.role ?? 'clear', name, over, place: places[over], into, loose: loose ?? false, holds, beforeTints };
     return kinds[coat?.kind ?? 'clear'].says(words);
   };
   const figures =

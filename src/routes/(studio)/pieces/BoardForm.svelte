@@ -1,9 +1,9 @@
 <script lang="ts">
   import { shared } from '$lib/store/shared.svelte';
   import type { Snippet } from 'svelte';
-  import { startingSeas, type StartingSea } from '#core/craft';
+  import { beach as beaches, hasBeach, startingSeas, type StartingSea } from '#core/craft';
   import type { BoardAnswers } from '#core/edit';
-  import type { Piece, Resin, Sea, Settings } from '#core/document';
+  import type { Beach, Piece, Resin, Sea, Settings } from '#core/document';
   import Choice from '$lib/ui/Choice.svelte';
   import Field from '$lib/ui/Field.svelte';
   import BoardPreview from './form/BoardPreview.svelte';
@@ -23,7 +23,7 @@
     does: string;
     /** The piece whose board is asked about; none for a new one. */
     of?: Piece;
-    onanswer: (answers: BoardAnswers, drawn: { start: StartingSea; sea?: Sea }) => void;
+    onanswer: (answers: BoardAnswers, drawn: { start: StartingSea; beach: Beach | 'bare'; sea?: Sea }) => void;
     /** Further questions, and what else may be done, beside the main button. */
     more?: Snippet;
     beside?: Snippet;
@@ -38,6 +38,7 @@
   // svelte-ignore state_referenced_locally
   let outline = $state.raw(start.shape.kind === 'outline' ? start.shape : undefined);
   let begin = $state<StartingSea>('open shore');
+  let beach = $state<Beach | 'bare'>('in resin');
   /** The sea of a drawing that was taken as it is. */
   let sea = $state.raw<Sea>();
   let insist = $state(false);
@@ -60,7 +61,7 @@
   function submit(event: SubmitEvent) {
     event.preventDefault();
     insist = true;
-    if (reading.ok) onanswer(reading.answers, { start: begin, ...(sea && { sea }) });
+    if (reading.ok) onanswer(reading.answers, { start: begin, beach, ...(sea && { sea }) });
     else rest ||= !restReads(typed, read);
   }
 </script>
@@ -82,7 +83,13 @@
             bind:value={begin}
             options={seas}
             hint={startingSeas.find((s) => s.name === begin)?.says}
-          />{:else}<p class="self-end pb-2 text-[13px] text-soft">Its sea comes with the drawing.</p>{/if}
+          />
+          {#if hasBeach(begin)}<Choice
+              label="Its beach"
+              bind:value={beach}
+              options={beaches.ways}
+              hint={beaches.ways.find((w) => w.value === beach)?.does}
+            />{/if}{:else}<p class="self-end pb-2 text-[13px] text-soft">Its sea comes with the drawing.</p>{/if}
       {/if}
     </div>
     <details class="border-t border-rule pt-2" bind:open={rest}>
@@ -94,7 +101,7 @@
     {@render more?.()}
   </div>
   <div class="flex flex-col gap-3 self-start lg:sticky lg:top-3">
-    <BoardPreview answers={shown.ok ? shown.answers : undefined} says={shown.ok ? undefined : 'as last read'} sea={begin} {of} />
+    <BoardPreview answers={shown.ok ? shown.answers : undefined} says={shown.ok ? undefined : 'as last read'} sea={begin} {beach} {of} />
     {#if insist && !reading.ok}<p class="text-[13px] text-buoy" role="alert">{reading.says}</p>{/if}
     <div class="flex flex-wrap gap-2">
       <button type="submit" class="button button-main">{does}</button>

@@ -1,16 +1,13 @@
 <script lang="ts">
-  import { beach, laying, order, texture, textureOf, texturePerResin } from '#core/craft';
+  import { laying, order } from '#core/craft';
   import type { Finding } from '#core/advice';
   import { laidOf } from '#core/coat';
   import { limits, type Coat, type Piece } from '#core/document';
   import { withCoat, withCoatMoved, withCoatTwice, withFilm, withLaid, withoutCoat } from '#core/edit';
-  import { mixedDensity, sandShare } from '#core/mix';
   import type { CoatPlan, PiecePlan } from '#core/plan';
-  import { bare, plain, readWithin, writeShare } from '#core/units';
   import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import Findings from '$lib/ui/Findings.svelte';
-  import LengthField from '$lib/ui/LengthField.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
   import NameField from '$lib/ui/NameField.svelte';
   import SchoolField from '$lib/ui/SchoolField.svelte';
@@ -41,7 +38,6 @@
     return editor.commit(label, (p) => withCoat(p, id, to));
   };
   const set = <T extends Coat>(label: string, part: Partial<T>) => change(label, (old) => ({ ...old, ...part }) as Coat);
-  const displaced = (perResin: number): number => sandShare(perResin, mixedDensity(plan.means.resins.find((r) => r.id === coat.resinId)!));
   const act = (label: string, to: (p: Piece, id: string, number: number) => Piece) => {
     // a change is made to the draft and then to what is stored, so what it reads must stand still
     const [{ id }, { number }] = [coat, c];
@@ -97,32 +93,7 @@
           commit={(v) => act(`Change the film of ${c.name}`, (p, id) => withFilm(p, id, v))}
         />
         {#if coat.kind === 'sand'}
-          <LengthField
-            small
-            label="thins out"
-            value={coat.taper ?? 0}
-            range={limits.taper}
-            what="A taper"
-            hint="across the shore, half of it under the sea"
-            commit={(taper) => set('Change how the sand thins out', { taper })}
-          />
-          {#if (coat.how ?? 'in resin') === 'in resin'}
-            <SchoolField
-              school={texture}
-              value={textureOf(coat.sandPerResin)}
-              onchange={(way) => set('Change the texture of the sand', { sandPerResin: texturePerResin[way] })}
-            />
-            <LiveField
-              small
-              label="sand to resin"
-              shows={plain(coat.sandPerResin, 2)}
-              read={(t) => readWithin(bare, t, { min: 0, max: 3 }, 'A share', (v) => plain(v, 2))}
-              hint={`by weight; it takes ${writeShare(displaced(coat.sandPerResin))} of the volume`}
-              value={coat.sandPerResin}
-              commit={(sandPerResin) => set('Change the share of sand', { sandPerResin })}
-            />
-          {/if}
-          <SchoolField school={beach} value={coat.how ?? 'in resin'} onchange={(how) => set('Change how the beach is laid', { how })} />
+          {#await import('./SandPart.svelte') then { default: SandPart }}<SandPart {plan} {coat} {set} {act} {takeOff} />{/await}
         {:else if coat.kind === 'sea'}
           {@const slope = shared.slopes?.find((s) => s.id === coat.slopeId)}
           {#if slope}<p class="order-1 col-span-full text-soft">

@@ -8,7 +8,7 @@
   import { swatchOf } from '#core/tint';
   import { writeShare } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
-  import { writeDose, writeMeasured, writeSand } from '#core/pour';
+  import { contentsOf, writeDose, writeGrains, writeMeasured } from '#core/pour';
   import { focusOn } from '$lib/ui/focus';
   import LiveField from '$lib/ui/LiveField.svelte';
   import NameField from '$lib/ui/NameField.svelte';
@@ -20,7 +20,7 @@
   const volume = (ml: number): string => shared.write.volume(ml);
   const coat = $derived(plan.piece.coats.find((c) => c.id === cup.id.coat));
   const index = $derived(cup.id.tint ?? 0);
-  const isTinted = $derived(['tint', 'glaze', 'base', 'white'].includes(cup.id.role));
+  const isTinted = $derived(['tint', 'glaze', 'base', 'sand', 'white'].includes(cup.id.role));
   const tint = $derived(isTinted && coat ? tintsOf(coat)[index] : undefined);
   const parts = $derived(
     plan.means.colourants
@@ -66,7 +66,7 @@
       cup.makeup.spare,
     )}{#if cup.makeup.heldBack > 0}, {volume(cup.makeup.heldBack)} held back for corrections{/if}, {volume(cup.makeup.stays)} stays in the cup{#if cup.makeup.surplus > 0},
       {volume(cup.makeup.surplus)} is left over, since no cup is filled with less{/if}{#if cup.sandG > 0}; of that {volume(cup.ml)} is resin,
-      the rest {writeSand(cup.sandG, shared.write)} of sand{/if}.
+      the rest {writeGrains(contentsOf(cup), shared.write)}{/if}.
   </p>
   <p>
     A {volume(cup.parts.aMl)}, B {volume(cup.parts.bMl)}. Colourant {writeShare(cup.load)} of the {writeShare(cup.limit)} this resin takes.

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { startingPiece, type BoardAnswers, withShape } from '#core/edit';
   import type { StartingSea } from '#core/craft';
-  import type { Piece } from '#core/document';
+  import type { Beach, Piece } from '#core/document';
   import { weightOf } from '#core/plan';
   import { edgeAmounts, hoursBefore, hoursOf, sayWork, workAfter, workBefore } from '#core/prepare';
   import { writeHours } from '#core/units';
@@ -17,9 +17,10 @@
     says: string | undefined;
     /** The sea a new board starts with, or the piece whose sea and coats an old one keeps. */
     sea: StartingSea;
+    beach: Beach | 'bare';
     of?: Piece | undefined;
   }
-  let { answers, says, sea, of }: Props = $props();
+  let { answers, says, sea, beach, of }: Props = $props();
 
   const means = $derived(shared.means);
   /** The last board that could be read stays on show while something is being typed. */
@@ -33,7 +34,7 @@
     const { resinId, ...answered } = shown;
     return of
       ? { ...withShape(of, shown.shape), ...answered }
-      : startingPiece('preview', { ...answered, resinId: resinId || means.resins[0]!.id }, means, sea);
+      : startingPiece('preview', { ...answered, resinId: resinId || means.resins[0]!.id }, means, sea, beach);
   });
   const plan = $derived(piece && means ? planner.plan(piece, means) : undefined);
 </script>

@@ -2,7 +2,7 @@
   import { goto } from '$app/navigation';
   import { pieceIdFor, startingBoard, startingPiece, type BoardAnswers, withDrawnSea } from '#core/edit';
   import type { StartingSea } from '#core/craft';
-  import type { Sea } from '#core/document';
+  import type { Beach, Sea } from '#core/document';
   import { addPiece } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
@@ -12,11 +12,11 @@
   const slowest = $derived(shared.resins && [...shared.resins].sort((a, b) => b.workingMin - a.workingMin)[0]);
   const start = $derived(startingBoard(slowest?.id ?? '', shared.settings?.length === 'in' ? 'inches' : 'metric'));
 
-  async function add(answers: BoardAnswers, drawn: { start: StartingSea; sea?: Sea }) {
+  async function add(answers: BoardAnswers, drawn: { start: StartingSea; beach: Beach | 'bare'; sea?: Sea }) {
     const { pieces, summaries, resins, colourants } = shared;
     if (!pieces || !summaries || !resins || !colourants) return;
     const id = pieceIdFor(answers.name, [...pieces.map((p) => p.id), ...summaries.flatMap((p) => p.of.map((o) => o.pieceId))]);
-    const piece = startingPiece(id, answers, { resins, colourants }, drawn.start);
+    const piece = startingPiece(id, answers, { resins, colourants }, drawn.start, drawn.beach);
     if (await attempt(() => addPiece(drawn.sea ? withDrawnSea(piece, drawn.sea) : piece))) await goto(`/pieces/${id}`);
   }
 </script>
