@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import type { Coat, Piece, Studio } from '#core/document';
+import { tintsOf, type Coat, type Piece, type Studio } from '#core/document';
 import { emptyStudio } from '#core/craft';
 import { seeded } from '#core/geometry';
 
@@ -102,6 +102,10 @@ function piece(studio: Studio, chance: Chance): Piece {
     if (coast.closed) coast.edges = coast.edges.filter((edge) => edge.length > 2);
   });
   p.sea.breakers?.forEach((b, i) => (b.id = `breaker-${i}`));
+  p.sea.areas?.forEach((a, i) => {
+    a.id = `area-${i}`;
+    if (a.points.length < 3) a.closed = false;
+  });
   if (p.sea.gravel && p.sea.gravel.to <= p.sea.gravel.from) delete p.sea.gravel;
   p.dressings?.forEach((d, i) => (d.id = `dressing-${i}`));
   p.coats = p.coats.slice(0, 6);
@@ -115,13 +119,18 @@ function coatOf(coat: Coat, i: number, p: Piece, { resins, colourants }: Studio,
   if (coat.waits) coat.waits = i > 0 ? { ...coat.waits, coatId: `coat-${Math.floor(chance() * i)}` } : undefined!;
   if (!coat.waits) delete coat.waits;
   if (coat.over?.kind === 'strip' && coat.over.to <= coat.over.from) delete coat.over;
+  if (coat.over?.kind === 'area') {
+    const { areas = [] } = p.sea;
+    if (areas.length) coat.over = { kind: 'area', areaId: one(chance, areas).id };
+    else delete coat.over;
+  }
   if (coat.kind === 'wave') delete coat.along;
   if (coat.kind === 'sea') {
     const tint = coat.tints[0]!;
     coat.tints = Array.from({ length: p.sea.edges.length + 1 }, (_, k) => coat.tints[k] ?? tint);
     if ((coat.bed ?? 0) >= coat.film) delete coat.bed;
   }
-  const tints = coat.kind === 'sea' ? coat.tints : coat.kind === 'wave' ? [coat.white] : 'tint' in coat ? [coat.tint] : [];
+  const tints = tintsOf(coat);
   for (const tint of tints) tint.recipe.forEach((part) => (part.colourantId = one(chance, colourants).id));
 }
 

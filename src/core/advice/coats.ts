@@ -1,6 +1,7 @@
 import { awaitedBy, isJoined, coatName } from '#core/coat';
 import { materials, torched } from '#core/craft';
 import { drawsBackBelow, RECEDING } from '#core/level';
+import { partsOf } from '#core/geometry';
 import { mixedDensity } from '#core/mix';
 import { whiteAmounts } from '#core/plan';
 import { lightnessOf, solidsShare } from '#core/tint';
@@ -52,7 +53,7 @@ export const torchBesideWood: Rule = ({ plan }) => {
 export const coatsShortOfEdge: Rule = ({ plan, write }) => {
   const last = plan.coats.at(-1);
   if (!last || (last.coat.kind !== 'top' && last.coat.kind !== 'clear')) return [];
-  const covered = last.regions.beach.area + last.regions.sea.reduce((sum, r) => sum + r.area, 0);
+  const covered = partsOf(last.regions).reduce((sum, r) => sum + r.area, 0);
   const left = plan.cut.cover.area - covered;
   if (left < 0.005 * plan.cut.cover.area) return [];
   return [

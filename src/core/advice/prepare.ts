@@ -1,6 +1,6 @@
 import { holesOf } from '#core/document';
 import { materials } from '#core/craft';
-import { inside, rimRings } from '#core/geometry';
+import { inside, partsOf, rimRings } from '#core/geometry';
 import { hourMarks } from '#core/prepare';
 import type { Finding, Rule } from './finding';
 
@@ -78,9 +78,8 @@ export const clockDoesNotFit: Rule = ({ plan, write }) => {
   if (!clock) return [];
   // what lies on the thickest part of the face; the shaft may stand in any of them
   const films = plan.coats.filter((c) => c.coat.kind !== 'wave');
-  const parts = [0, ...plan.cut.sea.map((_, i) => i + 1)];
-  const over = (part: number): number =>
-    films.filter((c) => [c.regions.beach, ...c.regions.sea][part]!.area > 0).reduce((sum, c) => sum + c.film, 0);
+  const parts = partsOf(plan.cut).map((_, i) => i);
+  const over = (part: number): number => films.filter((c) => partsOf(c.regions)[part]!.area > 0).reduce((sum, c) => sum + c.film, 0);
   const built = Math.max(0, ...parts.map(over));
   const board = thickness * (surface.doubled ? 2 : 1);
   const total = board + built;

@@ -1,15 +1,39 @@
 import { startingFilm, startingWhite } from '#core/craft';
-import type { BaseCoat } from '#core/document';
+import { tintsOf, type BaseCoat } from '#core/document';
+import { partsOf, type CoatRegions } from '#core/geometry';
 import { additiveFor } from './additive';
 import { tintHex } from './colour';
 import { tintOver } from './covering';
-import { cupFor, filmNeed } from './cup';
+import { cupFor, filmNeed, type Cup } from './cup';
 import type { Kind } from './kind';
-import { allOf } from './region';
+import { allOf, depthOf, joined, partsFromDeep } from './region';
+import type { Setting } from './setting';
 
-/** One tint below the sea, which hides the board or lends it a colour. */
+/** Which of several tints lies on a part: they are spread over the coat's parts in order, none over more than its turn. */
+const tintAt = (tints: number, place: number, of: number): number => (tints >= of ? place : Math.floor((place * tints) / of));
+
+function cups(s: Setting, coat: BaseCoat, regions: CoatRegions): Cup[] {
+  const tints = tintsOf(coat);
+  const order = partsFromDeep(regions, s.piece.sea);
+  const several = tints.length > 1;
+  return tints.flatMap((tint, index) => {
+    const own = order.filter((_, place) => tintAt(tints.length, place, order.length) === index);
+    if (several && !own.length) return [];
+    const region = several ? joined(own.map((part) => partsOf(regions)[part]!)) : allOf(regions);
+    return [
+      cupFor(s, coat, 'base', tint.name, filmNeed(s, coat, region, coat.film), {
+        ...(several && { index }),
+        tint,
+        colour: tintHex(s, tint, coat.film, several ? depthOf(s, own[0]!) : undefined),
+        ...additiveFor(s, coat),
+      }),
+    ];
+  });
+}
+
+/** A tint below the sea, which hides the board or lends it a colour; or several, from the deep to the beach. */
 export const base: Kind<BaseCoat> = {
-  name: () => 'Base',
+  name: ({ inshore = [] }) => (inshore.length ? `Base, ${inshore.length + 1} tints` : 'Base'),
   over: 'whole',
   laid: 'poured',
   place: 'on the seal',
@@ -21,14 +45,12 @@ export const base: Kind<BaseCoat> = {
     tint: onShelf({ ...startingWhite(limit), name: 'Base' }),
   }),
   film: ({ film }) => film,
-  cups: (s, coat, regions) => [
-    cupFor(s, coat, 'base', coat.tint.name, filmNeed(s, coat, allOf(regions), coat.film), {
-      tint: coat.tint,
-      colour: tintHex(s, coat.tint, coat.film),
-      ...additiveFor(s, coat),
-    }),
-  ],
-  covers: ({ tint }, { colourants }) => tintOver(tint.recipe, colourants),
+  cups,
+  covers: (coat, { colourants, own }) => {
+    const tints = tintsOf(coat);
+    return tintOver((tints[tintAt(tints.length, own.place, own.of)] ?? coat.tint).recipe, colourants);
+  },
   section: () => [{ kind: 'base', share: 1 }],
-  says: ({ name, place }) => `Lay ${name} over ${place}.`,
+  says: ({ name, place, into, several }) =>
+    into !== undefined ? `Lay ${name} next, and draw it into ${into}.` : `Lay ${name} over ${several ? 'the deep side' : place}.`,
 };

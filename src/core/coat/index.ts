@@ -4,7 +4,7 @@ export { cup, cupFor, innerNeed, lineNeed, needTogether, portionsOf, type Cup, t
 export type { Covers, LookedAt } from './kind';
 export { coatName, kindOf, kinds, laidOf, overOf } from './kinds';
 export { awaitedBy, coatNames, groupCoats, isJoined, numbered } from './order';
-export { allOf, depthOf, regionOfTint } from './region';
+export { allOf, depthOf, partsFromDeep, regionOfTint } from './region';
 export { pourOf, type Setting, type Site } from './setting';
 export { thinnedIn } from './thinned';
 export { foamOver, gapWidth, waveSection, whiteOf, type WhiteAmounts } from './wave';

@@ -16,10 +16,14 @@ export interface Starting {
   onShelf: (tint: Tint) => Tint;
 }
 
-/** Where on the board a coat is looked at: in which part, 0 the beach and then the sea from the shore seaward, of how many parts of sea. */
+/**
+ * Where on the board a coat is looked at: in which part, 0 the beach, then the sea from the shore seaward and areas, of how
+ * many parts of sea; and as which of the coat's own parts from the deep, of how many.
+ */
 export interface LookedAt {
   part: number;
   parts: number;
+  own: { place: number; of: number };
   colourants: Colourant[];
   method: Method;
 }
@@ -34,6 +38,8 @@ export interface FilmWords {
   over: Over['kind'];
   place: string;
   into?: string | undefined;
+  /** Whether its coat has several tints, each for its part. */
+  several: boolean;
   /** Whether dry sand comes on it next. */
   loose: boolean;
   /** What is stirred into it. */

@@ -21,7 +21,7 @@ function cups(s: Setting, coat: SeaCoat, regions: CoatRegions): Cup[] {
     const region = own && index === last ? joined([own, regions.beach]) : own;
     if (!region) return [];
     const need = filmNeed(s, coat, region, coat.film - bed);
-    const colour = tintHex(s, tint, coat.film - bed, depthOf(s.cut, s.cut.sea.length - index));
+    const colour = tintHex(s, tint, coat.film - bed, depthOf(s, s.cut.sea.length - index));
     return [cupFor(s, coat, 'tint', tint.name, need, { index, tint, colour, ...additiveFor(s, coat) })];
   });
   if (coat.order === 'shore first') tints.reverse();

@@ -31,4 +31,4 @@ export { standIns } from './stand-ins';
 export { emptyStudio } from './studio';
 export { onShelf, startingBeach, startingTints, startingWhite, tintedSand } from './tints';
 export { edgeOf, openOf, torched } from './ways';
-export { back, rehanded, reversedCoast, turns } from './turns';
+export { back, otherHand, rehanded, turns } from './turns';

@@ -1,4 +1,4 @@
-import { landOnRight, type Coast, type Point, type Sea, type Side } from '#core/document';
+import { landOnRight, type Area, type Coast, type Point, type Sea, type Side } from '#core/document';
 
 /** Places of a far sea in shares of its box, turned to another side; and back, since each turn but "right" undoes itself. */
 export const turns: Record<Side, (p: Point) => Point> = {
@@ -10,9 +10,18 @@ export const turns: Record<Side, (p: Point) => Point> = {
 export const back: Record<Side, (p: Point) => Point> = { ...turns, right: ({ x, y }) => ({ x: y, y: 1 - x }) };
 
 /** A coast run the other way, so that its land is on its other hand; an island has none. */
-export const reversedCoast = (c: Coast): Coast =>
+const reversedCoast = (c: Coast): Coast =>
   c.closed ? c : { ...c, points: [...c.points].reverse(), edges: c.edges.map((e) => [...e].reverse()) };
 
-/** A sea whose open coasts keep their land on the right after a turn that changes hands. */
-export const rehanded = (sea: Sea, from: Side, to: Side): Sea =>
-  landOnRight(from) === landOnRight(to) || !sea.coasts ? sea : { ...sea, coasts: sea.coasts.map(reversedCoast) };
+/** An area bounded by an open curve, with that run the other way. */
+const reversedArea = (a: Area): Area => (a.closed ? a : { ...a, points: [...a.points].reverse() });
+
+/** A sea whose added curves are run the other way, so that what was on their right hand is on it still. */
+export const otherHand = (sea: Sea): Sea => ({
+  ...sea,
+  ...(sea.coasts && { coasts: sea.coasts.map(reversedCoast) }),
+  ...(sea.areas && { areas: sea.areas.map(reversedArea) }),
+});
+
+/** A sea whose open coasts and areas stay on the right after a turn that changes hands. */
+export const rehanded = (sea: Sea, from: Side, to: Side): Sea => (landOnRight(from) === landOnRight(to) ? sea : otherHand(sea));

@@ -130,6 +130,8 @@ export const limits = {
   gravelFrom: { min: 0, max: 1000 },
   /** Sand for each of resin by weight: above that it no longer wets through. */
   sandPerResin: { min: 0, max: 3 },
+  /** Parts of sky and land, each with its own coat. */
+  areas: { min: 0, max: 6 },
   /** Colours a ground is graded in. */
   colours: { min: 1, max: 6 },
   /** Points of a curve of the drawing. */

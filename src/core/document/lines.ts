@@ -2,7 +2,7 @@ import type { Point, Sea } from './schema';
 
 /** A curve of the drawing: its key stays the same while it is edited. */
 export interface DrawnLine {
-  /** "shoreline", "edge:2", "coast:id", "coast:id:0", "breaker:id" or "bare". */
+  /** "shoreline", "edge:2", "coast:id", "coast:id:0", "breaker:id", "area:id" or "bare". */
   key: string;
   points: Point[];
   closed: boolean;
@@ -17,6 +17,7 @@ export const linesOf = (sea: Sea): DrawnLine[] => [
     ...edges.map((edge, i) => ({ key: `coast:${id}:${i}`, points: edge, closed })),
   ]),
   ...(sea.breakers ?? []).map(({ id, points }) => ({ key: `breaker:${id}`, points, closed: false })),
+  ...(sea.areas ?? []).map(({ id, points, closed }) => ({ key: `area:${id}`, points, closed })),
   ...(sea.bare ? [{ key: 'bare', points: sea.bare, closed: false }] : []),
 ];
 
@@ -29,6 +30,7 @@ export function mapSea(sea: Sea, to: (p: Point) => Point): Sea {
     edges: sea.edges.map(line),
     ...(sea.coasts && { coasts: sea.coasts.map((c) => ({ ...c, points: line(c.points), edges: c.edges.map(line) })) }),
     ...(sea.breakers && { breakers: sea.breakers.map((b) => ({ ...b, points: line(b.points) })) }),
+    ...(sea.areas && { areas: sea.areas.map((a) => ({ ...a, points: line(a.points) })) }),
     ...(sea.bare && { bare: line(sea.bare) }),
   };
 }

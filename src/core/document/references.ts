@@ -74,6 +74,9 @@ function coatNames(coat: Coat, piece: Piece, path: string, resins: Named[], colo
   else if (waits !== undefined) problems.push(...known(waits, piece.coats, `${path}/waits`, 'coats of the piece'));
   if (coat.kind === 'wave' && coat.along !== undefined && !(piece.sea.breakers ?? []).some((b) => b.id === coat.along))
     problems.push({ path: `${path}/along`, found: `“${coat.along}”`, expected: 'the id of one of the breakers' });
+  const { over } = coat;
+  if (over?.kind === 'area' && !(piece.sea.areas ?? []).some((a) => a.id === over.areaId))
+    problems.push({ path: `${path}/over`, found: `“${over.areaId}”`, expected: 'the id of one of the areas' });
   return problems;
 }
 
@@ -106,6 +109,7 @@ const pieceProblems = (piece: Piece, at: string, resins: Named[], colourants: Na
   ...repeated(piece.coats, `${at}/coats`),
   ...repeated(piece.sea.coasts ?? [], `${at}/sea/coasts`),
   ...repeated(piece.sea.breakers ?? [], `${at}/sea/breakers`),
+  ...repeated(piece.sea.areas ?? [], `${at}/sea/areas`),
   ...repeated(piece.dressings ?? [], `${at}/dressings`),
   ...boardProblems(piece, at),
   ...curveProblems(piece.sea, `${at}/sea`),

@@ -1,4 +1,5 @@
 import { boxOf, type Coast, type Piece, type Point, type Sea } from '#core/document';
+import { withoutLostAreas } from './areas';
 import { freeId } from './ids';
 import { tenth } from './tenth';
 
@@ -93,8 +94,8 @@ export function withBareEdge(piece: Piece): Piece {
 }
 
 /**
- * A piece without one of its added curves: an island, another beach, a breaker, the edge of the resin. The shoreline and
- * its edges stay. A wave along a breaker that goes, goes along the shore.
+ * A piece without one of its added curves: an island, another beach, a breaker, a sky or a land with its coat, the edge of the
+ * resin. The shoreline and its edges stay. A wave along a breaker that goes, goes along the shore.
  */
 export function withoutLine(piece: Piece, key: string): Piece {
   const [kind, id] = key.split(':');
@@ -111,6 +112,8 @@ export function withoutLine(piece: Piece, key: string): Piece {
           return rest;
         }),
       };
+    case 'area':
+      return withoutLostAreas(withSeaChanged(piece, { areas: piece.sea.areas?.filter((a) => a.id !== id) ?? [] }));
     case 'bare':
       return { ...piece, sea: covered };
     default:

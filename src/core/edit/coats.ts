@@ -28,6 +28,8 @@ export const withLaid = (piece: Piece, coatId: string, laid: Laid, resins: Resin
 export const withTint = (piece: Piece, coatId: string, index: number, change: (tint: Tint) => Tint): Piece =>
   withCoat(piece, coatId, (coat) => {
     if ('tints' in coat) return { ...coat, tints: coat.tints.map((tint, i) => (i === index ? change(tint) : tint)) };
+    if (coat.kind === 'base' && index > 0)
+      return { ...coat, ...(coat.inshore && { inshore: coat.inshore.map((tint, i) => (i === index - 1 ? change(tint) : tint)) }) };
     if ('tint' in coat && coat.tint) return { ...coat, tint: change(coat.tint) };
     return 'white' in coat ? { ...coat, white: change(coat.white) } : coat;
   });

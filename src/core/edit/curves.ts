@@ -25,6 +25,8 @@ function withLine(sea: Sea, key: string, change: (points: Point[]) => Point[]): 
       };
     case 'breaker':
       return { ...sea, breakers: sea.breakers!.map((b) => (b.id === id ? { ...b, points: change(b.points) } : b)) };
+    case 'area':
+      return { ...sea, areas: sea.areas!.map((a) => (a.id === id ? { ...a, points: change(a.points) } : a)) };
     default:
       return { ...sea, bare: change(sea.bare!) };
   }

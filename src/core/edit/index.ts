@@ -1,5 +1,7 @@
 /** Edits of a piece, of a slope and of a studio: each takes the thing as it is and gives it changed. */
+export { withBaseTint, withoutBaseTint } from './base';
 export { withBeach, withGrainColour, withTintedSand } from './beach';
+export { withArea } from './areas';
 export { withBareEdge, withBreaker, withCornerBeach, withIsland, withLandSwapped, withoutLine } from './added-lines';
 export {
   newCoatId,

@@ -1,4 +1,5 @@
 import { boxOf, type Piece, type Point, type Sea, type SeaCoat, type Tint } from '#core/document';
+import { withoutLostAreas } from './areas';
 import { fittedSea } from './shape';
 import { tenth } from './tenth';
 
@@ -84,7 +85,7 @@ export function withParts(piece: Piece, n: number): Piece {
 export const withSea = (piece: Piece, sea: Sea): Piece => {
   const next = withEdgeCount(sea, piece.sea.edges.length, boxOf(piece.shape));
   const ids = new Set((next.breakers ?? []).map((b) => b.id));
-  return {
+  return withoutLostAreas({
     ...piece,
     sea: next,
     coats: piece.coats.map((coat) => {
@@ -92,7 +93,7 @@ export const withSea = (piece: Piece, sea: Sea): Piece => {
       const { along: _, ...rest } = coat;
       return rest;
     }),
-  };
+  });
 };
 
 /** A piece with a sea that was drawn elsewhere, taken as it is: the tints are spread anew over its parts. */
@@ -102,6 +103,8 @@ export const withDrawnSea = (piece: Piece, sea: Sea): Piece => withSea(withParts
 export const withEdgesOf = (piece: Piece, sea: Pick<Sea, 'side' | 'shoreline' | 'edges'>): Piece =>
   withSea(piece, { ...piece.sea, ...sea });
 
-/** A piece with the sea of another, stretched to its board. */
-export const withSeaOf = (piece: Piece, other: Piece): Piece =>
-  withSea(piece, fittedSea(other.sea, boxOf(other.shape), boxOf(piece.shape)));
+/** A piece with the sea of another, stretched to its board; its sky and land stay its own. */
+export function withSeaOf(piece: Piece, other: Piece): Piece {
+  const { areas: _, ...sea } = fittedSea(other.sea, boxOf(other.shape), boxOf(piece.shape));
+  return withSea(piece, { ...sea, ...(piece.sea.areas && { areas: piece.sea.areas }) });
+}

@@ -1,4 +1,4 @@
-import { back, hasBeach, rehanded, reversedCoast, startingSea, turns, type StartingSea } from '#core/craft';
+import { back, hasBeach, otherHand, rehanded, startingSea, turns, type StartingSea } from '#core/craft';
 import { boxOf, mapSea, type Piece, type Point, type Side } from '#core/document';
 import { withSea } from './parts';
 import { tenth } from './tenth';
@@ -8,7 +8,8 @@ import { tenth } from './tenth';
  * line, and those of a line that is gone break on the shore again.
  */
 export function withStartingSea(piece: Piece, name: StartingSea): Piece {
-  const next = withSea(piece, startingSea(name, boxOf(piece.shape), piece.sea.edges.length, piece.sea.side));
+  const drawn = startingSea(name, boxOf(piece.shape), piece.sea.edges.length, piece.sea.side);
+  const next = withSea(piece, { ...drawn, ...(piece.sea.areas && { areas: piece.sea.areas }) });
   const line = hasBeach(name) ? undefined : next.sea.breakers?.[0];
   if (!line) return next;
   return { ...next, coats: next.coats.map((c) => (c.kind === 'wave' && c.along === undefined ? { ...c, along: line.id } : c)) };
@@ -38,14 +39,13 @@ export function mirrored(piece: Piece): Piece {
   const upright = piece.sea.side === 'left' || piece.sea.side === 'right';
   const moved = mapDrawing(piece, ({ x, y }) => (upright ? { x, y: tenth(h - y) } : { x: tenth(w - x), y }));
   const turned = (line: Point[]): Point[] => [...line].reverse();
-  const { sea } = moved;
+  const sea = otherHand(moved.sea);
   return {
     ...moved,
     sea: {
       ...sea,
       shoreline: turned(sea.shoreline),
       edges: sea.edges.map(turned),
-      ...(sea.coasts && { coasts: sea.coasts.map(reversedCoast) }),
       ...(sea.breakers && { breakers: sea.breakers.map((b) => ({ ...b, points: turned(b.points) })) }),
       ...(sea.bare && { bare: turned(sea.bare) }),
     },

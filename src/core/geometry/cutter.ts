@@ -1,7 +1,7 @@
 import { landOnRight, linesOf, type Hole, type Point, type Sea, type Shape } from '#core/document';
 import { allowances, CutError, lent } from './allowance';
 import { blamed } from './blamed';
-import { common, toPaths, turned, widened, without, type Paths } from './clip';
+import { common, joinedPaths, toPaths, turned, widened, without, type Paths } from './clip';
 import { crossesItself, lineLength, lineOf } from './curve';
 import { linesInside } from './lines-inside';
 import { landRing, nested, type Shore } from './nested';
@@ -152,15 +152,17 @@ export class Cutter {
             crossed: false,
           }
         : this.#nested(face, cover, shores, sea, box);
+    const carved = this.#carved(face, cover, sea, box, regions);
     const shore = linesInside(
       shores.map(({ line, closed }) => (closed ? [...line, line[0]!] : line)),
-      cover.wide,
+      carved.wide,
     );
     return {
       cover: cover.region,
       bare: cover.bare,
-      beach: regions[0]!,
-      sea: regions.slice(1),
+      beach: carved.regions[0]!,
+      sea: carved.regions.slice(1),
+      areas: carved.areas,
       shoreLength: shore.reduce((sum, line) => sum + lineLength(line), 0),
       shore,
       crossed: crossed || order.crossed,
@@ -169,6 +171,25 @@ export class Cutter {
         !key.startsWith('breaker') && this.#isTangled(points, closed) ? [key] : [],
       ),
       face,
+    };
+  }
+
+  /** Beach and sea without the areas of sky and land, and those; where areas overlap, it is the first one's. */
+  #carved(face: Face, cover: Cover, { areas = [] }: Sea, box: Box, regions: Region[]): { regions: Region[]; areas: Region[]; wide: Paths } {
+    if (!areas.length) return { regions, areas: [], wide: cover.wide };
+    let taken: Paths = [];
+    const own = areas.map(({ points, closed }) => {
+      const [first, last] = [points[0]!, points.at(-1)!];
+      const upright = Math.abs(last.y - first.y) > Math.abs(last.x - first.x);
+      const ring = turned(toPaths([landRing({ closed, right: true }, this.#line(points, closed), box, upright)]));
+      const paths = without(common(cover.paths, ring), taken);
+      taken = joinedPaths([...taken, ...paths]);
+      return regionOf(paths, face);
+    });
+    return {
+      areas: own,
+      regions: regions.map((region) => regionOf(without(toPaths(region.rings), taken), face)),
+      wide: widened(without(cover.paths, taken)),
     };
   }
 

@@ -9,5 +9,5 @@ export { foamStrip, waveLength, waveOnBoard } from './foam';
 export { middleOf } from './middle';
 export { bounds, outlineArea, rimLength, rimRings, withoutHoles, type Bounds, type Ring } from './outline';
 export { coatRegions, inlandBand, inside, partOf, type CoatRegions, type Kept } from './parts';
-export type { Cut, Region } from './regions';
+export { partsOf, type Cut, type Region } from './regions';
 export { seeded, seedOf } from './seeded';

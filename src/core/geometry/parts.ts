@@ -1,7 +1,7 @@
 import type { Over, Point, Sea, Shape } from '#core/document';
 import { areaOf, common, grown, joinedPaths, toPaths, toRings, turned, without, type Paths } from './clip';
 import { bounds } from './outline';
-import { nowhere, regionOf, type Cut, type Region } from './regions';
+import { nowhere, partsOf, regionOf, type Cut, type Region } from './regions';
 import { waveLines } from './foam';
 import { shifted } from './curve';
 import type { Ring } from './shapes/ring';
@@ -10,12 +10,14 @@ import type { Ring } from './shapes/ring';
 export interface CoatRegions {
   beach: Region;
   sea: Region[];
+  areas: Region[];
 }
 
-/** What a coat is kept from: back from the rim by `inset`, mm, and off the strip a wave will fill. */
+/** What a coat is kept from: back from the rim by `inset`, mm, off the strip a wave will fill, and off sky and land that are not its own. */
 export interface Kept {
   inset?: number | undefined;
   gap?: { along: string | undefined; width: number } | undefined;
+  offAreas?: boolean | undefined;
 }
 
 /** The board from its deep side to a share of its length across the sea. */
@@ -48,10 +50,10 @@ const gapStrip = (sea: Sea, along: string | undefined, width: number): Paths =>
  * The beach and the parts of the sea a coat goes over. They add up to its cover.
  * @param over the part of the board it is for
  */
-export function coatRegions(shape: Shape, sea: Sea, cut: Cut, over: Over, { inset, gap }: Kept = {}): CoatRegions {
-  const empty: CoatRegions = { beach: nowhere, sea: cut.sea.map(() => nowhere) };
+export function coatRegions(shape: Shape, sea: Sea, cut: Cut, over: Over, { inset, gap, offAreas }: Kept = {}): CoatRegions {
+  const empty: CoatRegions = { beach: nowhere, sea: cut.sea.map(() => nowhere), areas: cut.areas.map(() => nowhere) };
   const plain = !inset && !gap;
-  if (over.kind === 'whole' && plain) return { beach: cut.beach, sea: cut.sea };
+  if (over.kind === 'whole' && plain) return { beach: cut.beach, sea: cut.sea, areas: offAreas ? empty.areas : cut.areas };
   if (over.kind === 'sea' && plain) return { ...empty, sea: cut.sea };
   if (over.kind === 'beach' && plain) return { ...empty, beach: cut.beach };
   const { face } = cut;
@@ -73,7 +75,11 @@ export function coatRegions(shape: Shape, sea: Sea, cut: Cut, over: Over, { inse
   };
   return {
     beach: over.kind === 'whole' || over.kind === 'beach' || over.kind === 'deep' ? part(cut.beach) : nowhere,
-    sea: over.kind === 'beach' ? empty.sea : cut.sea.map(part),
+    sea: over.kind === 'beach' || over.kind === 'area' ? empty.sea : cut.sea.map(part),
+    areas: cut.areas.map((area, i) => {
+      const own = over.kind === 'area' ? sea.areas?.[i]?.id === over.areaId : over.kind === 'whole' || over.kind === 'deep';
+      return own && (over.kind === 'area' || !offAreas) ? part(area) : nowhere;
+    }),
   };
 }
 
@@ -99,5 +105,5 @@ export const inside = (p: Point, rings: Ring[]): boolean =>
     2 ===
   1;
 
-/** Which part a point lies in: 0 the beach, then the sea from the shore seaward; −1 off all of them. */
-export const partOf = (p: Point, { beach, sea }: CoatRegions): number => [beach, ...sea].findIndex((part) => inside(p, part.rings));
+/** Which part a point lies in: 0 the beach, the sea from the shore seaward, then areas; −1 off all of them. */
+export const partOf = (p: Point, regions: CoatRegions): number => partsOf(regions).findIndex((part) => inside(p, part.rings));

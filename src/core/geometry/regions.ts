@@ -14,13 +14,14 @@ export interface Region {
   rim: number;
 }
 
-/** A board cut by its sea: what stays bare, the beaches, and the parts of the sea from the shore seaward. */
+/** A board cut by its sea: what stays bare, the beaches, the parts of the sea from the shore seaward, and areas of sky and land. */
 export interface Cut {
   /** All that takes resin. */
   cover: Region;
   bare: Region;
   beach: Region;
   sea: Region[];
+  areas: Region[];
   /** Every shore inside the outline, mm, and its pieces. */
   shoreLength: number;
   shore: Point[][];
@@ -57,3 +58,6 @@ export const regionOf = (paths: Paths, { sides }: Pick<Face, 'sides'>): Region =
 
 /** No part of the board. */
 export const nowhere: Region = { rings: [], area: 0, rim: 0 };
+
+/** The parts of a board, or of what a coat takes of it, by their numbers: 0 the beach, the sea from the shore seaward, then areas. */
+export const partsOf = ({ beach, sea, areas }: { beach: Region; sea: Region[]; areas: Region[] }): Region[] => [beach, ...sea, ...areas];

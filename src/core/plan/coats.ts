@@ -1,7 +1,7 @@
 import { allOf, coatName, cupFor, innerNeed, kindOf, lineNeed, type Cup, type Setting, type Site } from '#core/coat';
 import { bulk, dressingDensity, GRAVEL_DEPTH } from '#core/craft';
 import type { Coat, CupRole, Dressing, Hole, Piece } from '#core/document';
-import { inlandBand, inside, type CoatRegions } from '#core/geometry';
+import { inlandBand, inside, partsOf, type CoatRegions } from '#core/geometry';
 import { filmVolume } from '#core/mix';
 import { dressedWith } from './layings';
 
@@ -51,8 +51,7 @@ function fillings({ piece, regions }: Setting, coat: Coat): number {
   const over =
     (hole: Hole) =>
     (c: Coat): boolean => {
-      const r = regions.get(c.id)!;
-      return c.kind !== 'wave' && [r.beach, ...r.sea].some((part) => inside(hole, part.rings));
+      return c.kind !== 'wave' && partsOf(regions.get(c.id)!).some((part) => inside(hole, part.rings));
     };
   return (
     piece.holes

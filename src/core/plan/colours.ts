@@ -1,7 +1,7 @@
 import { foamOver, type Site } from '#core/coat';
 import { openOf } from '#core/craft';
 import type { Coat, Colourant, Sea, WaveCoat } from '#core/document';
-import { inlandBand, partition, type Cut, type Region, type Ring } from '#core/geometry';
+import { inlandBand, partition, partsOf, type Cut, type Region, type Ring } from '#core/geometry';
 import { grainGround, hexOf } from '#core/tint';
 import { areaIn, coated, groundStack, hexOn, laidOn, type Stack } from './stack';
 import { wetWaves, type Stage } from './stage';
@@ -9,7 +9,7 @@ import { wetWaves, type Stage } from './stage';
 /** A piece of the board that is one colour throughout, "#rrggbb"; undefined where no model knows it, which is hatched. */
 export interface Patch {
   rings: Ring[];
-  /** 0 the beach, then the sea from the shore seaward. */
+  /** 0 the beach, the sea from the shore seaward, then areas. */
   part: number;
   colour?: string;
 }
@@ -52,16 +52,15 @@ class Chart {
   piles: Pile[];
   readonly foams: FoamPiles[] = [];
 
-  constructor(site: Site, { beach, sea }: Pick<Cut, 'beach' | 'sea'>, colourants: Colourant[]) {
+  constructor(site: Site, cut: Cut, colourants: Colourant[]) {
     this.#site = site;
     this.#colourants = colourants;
-    this.#parts = [beach, ...sea];
+    this.#parts = partsOf(cut);
     this.piles = this.#parts.map(({ rings }, part) => ({ rings, part, stack: groundStack(site, part) }));
   }
 
   #regionOf(coat: Coat, part: number): Region {
-    const { beach, sea } = this.#site.regions.get(coat.id)!;
-    return part === 0 ? beach : sea[part - 1]!;
+    return partsOf(this.#site.regions.get(coat.id)!)[part]!;
   }
 
   /** Foam is shown whole over each part: where a later coat covers only some of it, the rest shows as covered too. */

@@ -1,6 +1,6 @@
 import { laidOf, type Site } from '#core/coat';
 import type { Coat, FilmedCoat, Point, TopCoat, WaveCoat } from '#core/document';
-import { alongLine, distancesTo, partsAt, waveOnBoard, type Field } from '#core/geometry';
+import { alongLine, distancesTo, partsAt, partsOf, waveOnBoard, type Field, type Region } from '#core/geometry';
 import { capOf, domeOf, dressedAfter, reliefOf, wedgeOf, type Laying, type Places } from './layings';
 import { floatOn, restOf, type Wet } from './levelling';
 
@@ -10,28 +10,35 @@ export interface BuildUp {
   layings: Laying[];
   /** Heights of all together, mm. */
   surface: Float64Array;
-  /** Which part each place lies in: 0 the beach, then the sea from the shore seaward; −1 off the resin. */
+  /** Which part each place lies in: 0 the beach, the sea from the shore seaward, then areas; −1 off the resin. */
   parts: Int8Array;
 }
 
 /** Finds where coats lie; coats over all the sea, the beach or the whole share one list. */
 function placesFinder({ regions, cut }: Site, field: Field, parts: Int8Array): (coat: Coat) => Places {
-  /** Places on the beach, on the sea or on both, by the parts they lie in. */
-  const chosen = (of: Int8Array, beach: boolean, sea: boolean): Places => {
+  /** Places on the beach, on the sea, in the areas or on several of them, by the parts they lie in. */
+  const chosen = (of: Int8Array, beach: boolean, sea: boolean, areas: boolean): Places => {
     const found = new Int32Array(of.length);
+    const last = cut.sea.length;
     let n = 0;
-    for (let i = 0; i < of.length; i++) if (of[i] === 0 ? beach : of[i]! > 0 && sea) found[n++] = i;
+    for (let i = 0; i < of.length; i++) {
+      const part = of[i]!;
+      if (part === 0 ? beach : part > 0 && (part > last ? areas : sea)) found[n++] = i;
+    }
     return found.subarray(0, n);
   };
+  /** Whether a coat takes all of some parts of the board, none, or some. */
+  const takes = (own: Region[], all: Region[]): 'all' | 'none' | 'some' =>
+    own.every((r, i) => r === all[i] || (r.area === 0 && all[i]!.area === 0)) ? 'all' : own.every((r) => r.area === 0) ? 'none' : 'some';
   const shared = new Map<string, Places>();
   return (coat) => {
-    const { beach, sea } = regions.get(coat.id)!;
-    const onBeach = beach === cut.beach ? 'all' : beach.area === 0 ? 'none' : 'some';
-    const onSea = sea === cut.sea ? 'all' : sea.every((r) => r.area === 0) ? 'none' : 'some';
-    const key = onBeach === 'some' || onSea === 'some' ? coat.id : `${onBeach} ${onSea}`;
+    const own = regions.get(coat.id)!;
+    const taken = [takes([own.beach], [cut.beach]), takes(own.sea, cut.sea), takes(own.areas, cut.areas)] as const;
+    const key = taken.includes('some') ? coat.id : taken.join(' ');
     let found = shared.get(key);
     if (!found) {
-      found = key === coat.id ? chosen(partsAt(field, [beach, ...sea]), true, true) : chosen(parts, onBeach === 'all', onSea === 'all');
+      const [beach, sea, areas] = taken.map((t) => t === 'all') as [boolean, boolean, boolean];
+      found = key === coat.id ? chosen(partsAt(field, partsOf(own)), true, true, true) : chosen(parts, beach, sea, areas);
       shared.set(key, found);
     }
     return found;
@@ -99,7 +106,7 @@ class Rising {
  */
 export function buildUp(site: Site, field: Field, levels?: Map<string, number>): BuildUp {
   const { piece, pours, cut, method } = site;
-  const parts = partsAt(field, [cut.beach, ...cut.sea]);
+  const parts = partsAt(field, partsOf(cut));
   const placesOf = placesFinder(site, field, parts);
   const fromShore = distancesFromShore(site, field);
   const board = new Rising(field.x.length);

@@ -1,6 +1,6 @@
 import { coatNames, type Site } from '#core/coat';
 import { holesOf, type Coat, type Method, type Piece, type Resin } from '#core/document';
-import { bounds, fieldOf, withoutHoles, type Bounds, type Cut, type Cutter } from '#core/geometry';
+import { bounds, fieldOf, partsOf, withoutHoles, type Bounds, type Cut, type Cutter } from '#core/geometry';
 import type { Batch } from './batch';
 import { planCoat, type CoatPlan } from './coats';
 import { chartColours, type ChartColours } from './colours';
@@ -51,11 +51,9 @@ export interface PiecePlan {
 const flows = (coat: Coat): boolean => coat.kind !== 'wave' && !(coat.kind === 'sand' && coat.how === 'gravel');
 
 function planPour(coats: CoatPlan[], resins: Resin[], bench: Omit<Bench, 'letDowns'>): PourPlan {
-  const parts = [0, ...(coats[0]?.regions.sea ?? []).map((_, i) => i + 1)];
+  const parts = coats[0] ? partsOf(coats[0].regions).map((_, i) => i) : [0];
   const filmAt = (part: number): number =>
-    coats
-      .filter((c) => flows(c.coat) && (part === 0 ? c.regions.beach : c.regions.sea[part - 1]!).area > 0)
-      .reduce((sum, c) => sum + c.film, 0);
+    coats.filter((c) => flows(c.coat) && partsOf(c.regions)[part]!.area > 0).reduce((sum, c) => sum + c.film, 0);
   const { batches, steps, coats: laid } = mixedTogether(coats, resins, bench);
   return {
     coats: coats.map((c) => ({ ...(laid.find((l) => l.coat.id === c.coat.id) ?? c), coat: c.coat })),

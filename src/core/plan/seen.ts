@@ -1,5 +1,6 @@
 import { foamOver, kindOf, type Covers, type Site } from '#core/coat';
 import type { Coat, Colourant } from '#core/document';
+import { partsOf } from '#core/geometry';
 import { seenColour, type Rgb } from '#core/tint';
 import type { Laying } from './layings';
 import { coverOver, groundStack, hides } from './stack';
@@ -12,8 +13,8 @@ const coatOf = ({ of }: Laying): Coat | undefined => (of === 'relief' || 'when' 
 function coversOf(coat: Coat, site: Site, colourants: Colourant[], wet: Set<string>): Covers[] {
   const { method } = site;
   if (coat.kind === 'wave' && wet.has(coat.id))
-    return Array<Covers>(site.cut.sea.length + 1).fill(foamOver(coat, { colourants, method }, 1));
-  return [site.cut.beach, ...site.cut.sea].map((_, part) => coverOver(site, coat, part, colourants));
+    return Array<Covers>(partsOf(site.cut).length).fill(foamOver(coat, { colourants, method }, 1));
+  return partsOf(site.cut).map((_, part) => coverOver(site, coat, part, colourants));
 }
 
 /**
@@ -22,7 +23,7 @@ function coversOf(coat: Coat, site: Site, colourants: Colourant[], wet: Set<stri
  * @returns linear sRGB, one place after the other; NaN off the resin and where no model knows the ground
  */
 export function seenThrough(layings: Laying[], parts: Int8Array, site: Site, colourants: Colourant[], stage: Stage): Float64Array {
-  const grounds = [site.cut.beach, ...site.cut.sea].map((_, part) => groundStack(site, part));
+  const grounds = partsOf(site.cut).map((_, part) => groundStack(site, part));
   const wet = wetWaves(site, stage);
   const coats = layings.flatMap((laying) => {
     const coat = coatOf(laying);

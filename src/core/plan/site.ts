@@ -22,7 +22,14 @@ export function siteOf(piece: Piece, cut: Cut, method: Method): Site {
   const pours = groupCoats(piece.coats).map(inOrder);
   const regions = new Map(
     pours.flatMap((pour) =>
-      pour.map((coat) => [coat.id, coatRegions(piece.shape, piece.sea, cut, overOf(coat), { inset: coat.inset, gap: gapOf(pour, coat) })]),
+      pour.map((coat) => [
+        coat.id,
+        coatRegions(piece.shape, piece.sea, cut, overOf(coat), {
+          inset: coat.inset,
+          gap: gapOf(pour, coat),
+          offAreas: coat.kind === 'sea' || coat.kind === 'sand' || coat.kind === 'wave',
+        }),
+      ]),
     ),
   );
   return {

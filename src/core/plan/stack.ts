@@ -1,5 +1,6 @@
-import { depthOf, kindOf, type Covers, type Site } from '#core/coat';
+import { depthOf, kindOf, partsFromDeep, type Covers, type Site } from '#core/coat';
 import type { Coat, Colourant, WaveCoat } from '#core/document';
+import { partsOf } from '#core/geometry';
 import { groundKnown, groundOf, hexOf, seenColour, type Rgb } from '#core/tint';
 
 /** A place of a board looked down on: what a coat laid on it would meet. */
@@ -14,7 +15,7 @@ export interface Stack {
 
 /** The ground of a board before its first coat, in one of its parts: paint may be graded from the deep to the beach. */
 export function groundStack({ piece, cut }: Pick<Site, 'piece' | 'cut'>, part: number): Stack {
-  const { internal, bare } = groundOf(piece.surface, depthOf(cut, part));
+  const { internal, bare } = groundOf(piece.surface, depthOf({ cut, piece }, part));
   return { internal, known: groundKnown(piece.surface), bare };
 }
 
@@ -24,9 +25,12 @@ export function hides(coat: Coat, film: number): boolean {
   return hidesFrom !== undefined && film >= hidesFrom(coat);
 }
 
-/** What a coat does to what is below it in a part of the board: 0 the beach, then the sea from the shore seaward. */
-export const coverOver = ({ cut, method }: Pick<Site, 'cut' | 'method'>, coat: Coat, part: number, colourants: Colourant[]): Covers =>
-  kindOf(coat).covers(coat, { part, parts: cut.sea.length, colourants, method });
+/** What a coat does to what is below it in a part of the board: 0 the beach, the sea from the shore seaward, then areas. */
+export function coverOver({ piece, cut, method, regions }: Site, coat: Coat, part: number, colourants: Colourant[]): Covers {
+  const order = partsFromDeep(regions.get(coat.id)!, piece.sea);
+  const own = { place: Math.max(0, order.indexOf(part)), of: order.length };
+  return kindOf(coat).covers(coat, { part, parts: cut.sea.length, own, colourants, method });
+}
 
 /** A place with one more film on it. @param film mm */
 export function laidOn({ internal, known }: Stack, covers: Covers, film: number, hiding = false): Stack {
@@ -65,15 +69,14 @@ export function stackUnder(site: Site, coatId: string, part: number, colourants:
   );
 }
 
-/** What a coat is laid over, as internal reflectance: beach first, then the sea from the shore seaward; undefined where no model knows it. */
+/** What a coat is laid over, as internal reflectance: beach first, the sea from the shore seaward, then areas; undefined where no model knows it. */
 export const groundsUnder = (site: Site, coatId: string, colourants: Colourant[]): (Rgb | undefined)[] =>
-  [site.cut.beach, ...site.cut.sea].map((_, part) => {
+  partsOf(site.cut).map((_, part) => {
     const { internal, known } = stackUnder(site, coatId, part, colourants);
     return known ? internal : undefined;
   });
 
 /** How much of a part of the board a coat goes over, mm². */
 export function areaIn({ regions }: Pick<Site, 'regions'>, coat: Coat, part: number): number {
-  const { beach, sea } = regions.get(coat.id)!;
-  return part === 0 ? beach.area : (sea[part - 1]?.area ?? 0);
+  return partsOf(regions.get(coat.id)!)[part]?.area ?? 0;
 }

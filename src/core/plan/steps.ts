@@ -133,6 +133,7 @@ function layFilms(session: Session, plan: CoatPlan, pour: CoatPlan[]): void {
   const boards = [boardsOf(piece)];
   const gap = pour.find((c) => c.piece.id === piece.id && c.coat.kind === 'wave' && c.coat.under === 'gap')?.coat;
   const tints = coat.kind === 'sea' ? coat.tints.length : 0;
+  const over = overOf(coat);
   let into: string | undefined;
   for (const cup of cups) {
     const { role, tint, portion } = cup.id;
@@ -154,14 +155,15 @@ function layFilms(session: Session, plan: CoatPlan, pour: CoatPlan[]): void {
       uses: [use],
       boards,
       coat: { name, kind: coat.kind, film },
-      over: overOf(coat).kind,
+      over: over.kind,
+      ...(over.kind === 'area' && { place: piece.sea.areas?.find((a) => a.id === over.areaId)?.name ?? 'its part' }),
       ...(serve.area > 0 && { area: serve.area }),
-      ...(into !== undefined && role === 'tint' && { into }),
+      ...(into !== undefined && tint !== undefined && { into }),
       ...(atGap && { gap: gapWidth(gap) }),
       ...(cup.made.sand?.pressed && { loose: true }),
       ...(role === 'gravel' && { grams: looseGrams(plan.site).gravel * piece.count }),
     });
-    if (role === 'tint') into = cup.name;
+    if (tint !== undefined) into = cup.name;
     if (cup.made.sand?.pressed) {
       session.takes(method.layMinPerCup);
       session.add(batch, {

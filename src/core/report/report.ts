@@ -106,6 +106,7 @@ function areasReport({ cut, piece }: PiecePlan) {
         return region && region.area > 0 ? [[tint.name, r(region.area / 100)]] : [];
       }),
     ),
+    ...(piece.sea.areas && { areasCm2: Object.fromEntries(piece.sea.areas.map((a, i) => [a.name, r(cut.areas[i]!.area / 100)])) }),
     ...(cut.bare.area > 0 && { bareCm2: r(cut.bare.area / 100) }),
     shorelineM: r(cut.shoreLength / 1000),
   };

@@ -34,7 +34,7 @@ test('every starting sea on every side of every shape: the regions add up to the
 
 test('the starting seas are different pictures', () => {
   const cuts = startingSeas.map(({ name }) => cutBoard(panel, [], startingSea(name, [400, 300], 4)));
-  const at = (cut: Cut, x: number, y: number) => partOf({ x, y }, { beach: cut.beach, sea: cut.sea });
+  const at = (cut: Cut, x: number, y: number) => partOf({ x, y }, cut);
   const spots: [number, number][] = [
     [200, 285],
     [20, 285],

@@ -9,13 +9,18 @@ export type Part = Static<typeof Part>;
 export const Tint = object({ name: name(), recipe: Type.Array(Part, { maxItems: 6 }) });
 export type Tint = Static<typeof Tint>;
 
-/** The part of the board a coat goes over: a share of the board from the deep side, a strip of sea off the shore in mm. */
-export type Over = { kind: 'whole' | 'sea' | 'beach' } | { kind: 'deep'; share: number } | { kind: 'strip'; from: number; to: number };
+/** The part of the board a coat goes over: a share of the board from the deep side, a strip of sea off the shore in mm, a sky or a land. */
+export type Over =
+  | { kind: 'whole' | 'sea' | 'beach' }
+  | { kind: 'area'; areaId: string }
+  | { kind: 'deep'; share: number }
+  | { kind: 'strip'; from: number; to: number };
 const over = (kind: string) => object({ kind: Type.Literal(kind) });
 export const Over = tagged<Over>(
   over('whole'),
   over('sea'),
   over('beach'),
+  object({ kind: Type.Literal('area'), areaId: id() }),
   object({ kind: Type.Literal('deep'), share: range(limits.deepShare) }),
   object({ kind: Type.Literal('strip'), from: range(limits.strip), to: range(limits.stripEnd) }),
 );
@@ -44,7 +49,13 @@ export type Laid = Static<typeof Laid>;
 const filmed = { ...coat, film: range(limits.film), laid: Type.Optional(Laid) };
 
 const SealCoat = object({ ...filmed, kind: Type.Literal('seal') });
-const BaseCoat = object({ ...filmed, kind: Type.Literal('base'), tint: Tint });
+/** `inshore` are further tints where a base has several, from the deep toward the beach after `tint`. */
+const BaseCoat = object({
+  ...filmed,
+  kind: Type.Literal('base'),
+  tint: Tint,
+  inshore: Type.Optional(Type.Array(Tint, { minItems: 1, maxItems: 7 })),
+});
 /** What a beach is laid in: sand stirred in or pressed in, gravel stirred in, or a tint without either. */
 export const Beach = Type.Enum(['in resin', 'pressed in', 'gravel', 'tint']);
 export type Beach = Static<typeof Beach>;

@@ -12,6 +12,15 @@ export type Coast = Static<typeof Coast>;
 /** Where a wave breaks out at sea. */
 export const Breaker = object({ id: id(), name: name(), points: curve() });
 export type Breaker = Static<typeof Breaker>;
+/** A part of the board that is neither beach nor sea: inside a closed curve, or all on the right hand of an open one. */
+export const Area = object({
+  id: id(),
+  name: name(),
+  kind: Type.Enum(['sky', 'land']),
+  closed: Type.Boolean(),
+  points: curve(),
+});
+export type Area = Static<typeof Area>;
 
 /**
  * The sea drawn on the board, origin at the upper left of its bounds, y downward. `side` is where the deep lies. The
@@ -25,6 +34,7 @@ export const Sea = object({
   edges: Type.Array(curve(), { maxItems: 7 }),
   coasts: Type.Optional(Type.Array(Coast, { maxItems: 6 })),
   breakers: Type.Optional(Type.Array(Breaker, { maxItems: 6 })),
+  areas: Type.Optional(Type.Array(Area, { maxItems: limits.areas.max })),
   bare: Type.Optional(curve()),
   gravel: Type.Optional(object({ from: range(limits.gravelFrom), to: range(limits.gravelEnd) })),
   dry: Type.Optional(object({ from: range(limits.gravelFrom) })),

@@ -112,7 +112,7 @@ export type ToldThinned = Static<typeof ToldThinned>;
 /**
  * One thing to do at the bench, as it was told. `at` is the planned minute it is done, `mixedAt` the planned minute of its
  * batch, both from the first meeting of A and B. All else is what its words are made of: the coat with its film, mm, and
- * the area of one board, mm²; the cup its edge is drawn `into`; a `gap` left bare for the white, mm; whether sand still
+ * the area of one board, mm²; the name of the `place` it is laid at, a sky or a land; the cup its edge is drawn `into`; a `gap` left bare for the white, mm; whether sand still
  * lies `loose`; whether the edge `drips`; `grams` of sand or gravel for all boards; how many `minutes` it waits;
  * what is put together to `thin` colourants.
  */
@@ -126,7 +126,8 @@ export const ToldStep = object({
   coat: Type.Optional(
     object({ name: name(), kind: Type.Enum(['seal', 'base', 'sand', 'sea', 'wave', 'glaze', 'clear', 'top']), film: from0(100) }),
   ),
-  over: Type.Optional(Type.Enum(['whole', 'sea', 'beach', 'deep', 'strip'])),
+  over: Type.Optional(Type.Enum(['whole', 'sea', 'beach', 'area', 'deep', 'strip'])),
+  place: Type.Optional(name()),
   area: Type.Optional(from0(1e8)),
   into: Type.Optional(name()),
   gap: Type.Optional(from0(500)),

@@ -6,7 +6,14 @@ import { boardsIn, cupOf, looseOf, type Amount, type Said } from './said';
 
 /** What is mixed, and what is laid as a film. */
 
-const places = { whole: 'the whole board', sea: 'the sea', beach: 'the beach', deep: 'the deep side', strip: 'its strip off the shore' };
+const places = {
+  whole: 'the whole board',
+  sea: 'the sea',
+  beach: 'the beach',
+  area: 'its part',
+  deep: 'the deep side',
+  strip: 'its strip off the shore',
+};
 
 /** A and B of a batch brought together, its cups filled and coloured. */
 export function mixed(step: ToldStep, told: Told, write: Writes): Said {
@@ -68,7 +75,17 @@ export function poured(step: ToldStep, told: Told, write: Writes): Said {
     const beforeTints = told.steps.some((s) => s.at >= step.at && s.id.does === 'pour' && s.id.role === 'tint' && s.id.piece === id.piece);
     const used = step.uses[0] && cupOf(told, step.uses[0]);
     const holds = used && used.sandG > 0 ? (used.gravel ? 'gravel' : 'sand') : undefined;
-    const words = { role: id.role ?? 'clear', name, over, place: places[over], into, loose: loose ?? false, holds, beforeTints };
+    const words = {
+      role: id.role ?? 'clear',
+      name,
+      over,
+      place: over === 'area' && step.place ? `the ${step.place}` : places[over],
+      into,
+      several: id.tint !== undefined,
+      loose: loose ?? false,
+      holds,
+      beforeTints,
+    };
     return kinds[coat?.kind ?? 'clear'].says(words);
   };
   const figures =

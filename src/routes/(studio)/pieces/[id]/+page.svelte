@@ -34,8 +34,11 @@
     drawing.cup = part > 0 ? coat?.cups.find((c) => c.id.tint === plan!.cut.sea.length - part)?.key : undefined;
   }
   function choosePart(part: number) {
+    const area = plan?.piece.sea.areas?.[part - plan.cut.sea.length - 1];
     const kind = part === 0 ? 'sand' : 'sea';
-    const coat = plan?.coats.find((c) => c.coat.kind === kind);
+    const coat = plan?.coats.find(({ coat: { over, ...c } }) =>
+      area ? over?.kind === 'area' && over.areaId === area.id : c.kind === kind,
+    );
     if (coat) choose(coat.coat.id, part);
   }
   /** The coat looked at: the chosen one, else the first that is still to be poured. */

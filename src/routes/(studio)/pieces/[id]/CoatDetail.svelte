@@ -63,7 +63,7 @@
 <Sheet title="{c.number} {c.name}" class="h-full">
   {#snippet aside()}
     <p class="flex min-w-0 gap-3 text-[13px] text-soft">
-      <span class="truncate">{overWords(coat, shared.write)}{c.area > 0 ? `, ${shared.write.area(c.area)}` : ''}</span>
+      <span class="truncate">{overWords(coat, shared.write, plan.piece.sea)}{c.area > 0 ? `, ${shared.write.area(c.area)}` : ''}</span>
       <button type="button" class="whitespace-nowrap underline" onclick={onback}>Back to the cups <kbd>Esc</kbd></button>
     </p>
   {/snippet}
@@ -94,6 +94,8 @@
         />
         {#if coat.kind === 'sand'}
           {#await import('./SandPart.svelte') then { default: SandPart }}<SandPart {plan} {coat} {set} {act} {takeOff} />{/await}
+        {:else if coat.kind === 'base'}
+          {#await import('./BasePart.svelte') then { default: BasePart }}<BasePart {c} {coat} {act} />{/await}
         {:else if coat.kind === 'sea'}
           {@const slope = shared.slopes?.find((s) => s.id === coat.slopeId)}
           {#if slope}<p class="order-1 col-span-full text-soft">

@@ -15,13 +15,18 @@
   const coat = $derived(c.coat);
   const over = $derived(overOf(coat));
   const awaited = $derived(awaitedBy(plan.piece.coats, coat));
-  const starts: Over[] = [
+  const areas = $derived(plan.piece.sea.areas ?? []);
+  const starts = $derived<Over[]>([
     { kind: 'whole' },
     { kind: 'sea' },
     { kind: 'beach' },
+    // the sea and the sand are kept off what has a coat of its own
+    ...(coat.kind === 'sea' || coat.kind === 'sand' ? [] : areas.map((a): Over => ({ kind: 'area', areaId: a.id }))),
     { kind: 'deep', share: 0.5 },
     { kind: 'strip', from: 0, to: 60 },
-  ];
+  ]);
+  const keyOf = (o: Over): string => (o.kind === 'area' ? `area ${o.areaId}` : o.kind);
+  const labelOf = (o: Over): string => (o.kind === 'area' ? `the ${areas.find((a) => a.id === o.areaId)?.name}` : overLabels[o.kind]);
   const edges: Edge[] = ['run over', 'taped', 'dammed', 'wall'];
   const lower = $derived(plan.coats.slice(0, c.number - 1));
   const words: Record<Until, string> = { tacky: 'no longer runs', recoat: 'takes the next coat', hard: 'is hard' };
@@ -45,8 +50,11 @@
 
 {#if coat.kind !== 'wave'}
   <label class="text-soft"
-    >over<select class="input min-h-7!" value={over.kind} onchange={(e) => setOver(starts.find((o) => o.kind === e.currentTarget.value)!)}
-      >{#each starts as o (o.kind)}<option value={o.kind}>{overLabels[o.kind]}</option>{/each}</select
+    >over<select
+      class="input min-h-7!"
+      value={keyOf(over)}
+      onchange={(e) => setOver(starts.find((o) => keyOf(o) === e.currentTarget.value)!)}
+      >{#each starts as o (keyOf(o))}<option value={keyOf(o)}>{labelOf(o)}</option>{/each}</select
     ></label
   >
   {#if over.kind === 'deep'}

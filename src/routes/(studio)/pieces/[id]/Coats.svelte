@@ -129,7 +129,7 @@
                 <span class="block truncate {here ? 'font-bold' : ''}"
                   >{c.name}{#if marks(c)}<span class="ml-1 text-[13px] font-bold text-buoy">{marks(c)}</span>{/if}</span
                 >
-                {#if opened}<span class="block truncate text-[13px] text-soft">{overWords(c.coat, shared.write)}</span>{/if}
+                {#if opened}<span class="block truncate text-[13px] text-soft">{overWords(c.coat, shared.write, plan.piece.sea)}</span>{/if}
                 <span class="block truncate text-[13px] text-soft">{waitWords(plan, c)}</span>
                 {#if here && !opened}<span class="text-[13px] underline">Change it</span>{/if}
               </span>

@@ -106,6 +106,8 @@ export function lineName(key: string, tints: string[], piece: Piece): string {
     }
     case 'breaker':
       return `Breaker ${id?.split('-')[1] ?? ''}`;
+    case 'area':
+      return `Edge of the ${piece.sea.areas?.find((a) => a.id === id)?.name ?? 'sky'}`;
     case 'bare':
       return 'Edge of the resin';
     default:
@@ -118,6 +120,7 @@ export function lineLabel(key: string, tints: string[], piece: Piece): string {
   const [kind, id, index] = key.split(':');
   if (kind === 'edge') return tints[Number(id) + 1] ?? `part ${Number(id) + 2}`;
   if (index !== undefined) return tints[Number(index) + 1] ?? `part ${Number(index) + 2}`;
+  if (kind === 'area') return piece.sea.areas?.find((a) => a.id === id)?.name ?? 'sky';
   return lineName(key, tints, piece).toLowerCase();
 }
 

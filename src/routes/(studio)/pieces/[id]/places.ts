@@ -1,5 +1,5 @@
 import type { DrawnLine, Point } from '#core/document';
-import { lineOf, type Region } from '#core/geometry';
+import { lineOf, partsOf, type Region } from '#core/geometry';
 import type { PiecePlan } from '#core/plan';
 
 /** Chords that stand for a stretch between two points of a smooth curve. */
@@ -32,10 +32,10 @@ export function nearest({ points, closed }: DrawnLine, to: Point): { after: numb
 export function markedRegions({ coats }: PiecePlan, coatId: string, cup: string | undefined): Region[] {
   const coat = coats.find((c) => c.coat.id === coatId);
   if (!coat) return [];
-  const { beach, sea } = coat.regions;
+  const { sea } = coat.regions;
   const tint = coat.cups.find((c) => c.key === cup)?.id.tint;
-  const own = tint === undefined ? undefined : sea[sea.length - 1 - tint];
+  const own = tint === undefined || coat.coat.kind !== 'sea' ? undefined : sea[sea.length - 1 - tint];
   if (own) return [own];
   const partly = coat.coat.over !== undefined || Boolean(coat.coat.inset);
-  return partly ? [beach, ...sea].filter((r) => r.area > 0) : [];
+  return partly ? partsOf(coat.regions).filter((r) => r.area > 0) : [];
 }

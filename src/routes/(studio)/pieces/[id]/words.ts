@@ -1,11 +1,12 @@
 import { awaitedBy, isJoined, overOf } from '#core/coat';
-import type { Coat, Over, Piece, Point } from '#core/document';
-import { middleOf } from '#core/geometry';
+import type { Coat, Over, Piece, Point, Sea } from '#core/document';
+import { middleOf, partsOf } from '#core/geometry';
 import type { CoatPlan, PiecePlan } from '#core/plan';
 import { plain, writeShare, writeSpan, type Writes } from '#core/units';
 
-/** Parts of a board a coat may go over, as they are chosen. */
+/** Parts of a board a coat may go over, as they are chosen; a sky or a land goes by its own name. */
 export const overLabels: Record<Over['kind'], string> = {
+  area: 'its own part',
   whole: 'the whole board',
   sea: 'the sea',
   beach: 'the beach',
@@ -14,12 +15,13 @@ export const overLabels: Record<Over['kind'], string> = {
 };
 
 /** Where a coat goes, in a few words. */
-export function overWords(coat: Coat, write: Writes): string {
+export function overWords(coat: Coat, write: Writes, { areas = [] }: Pick<Sea, 'areas'> = {}): string {
   if (coat.kind === 'wave') return coat.along === undefined ? 'along the shore' : 'along its own curve';
   const over = overOf(coat);
   const back = coat.inset ? `, ${write.length(coat.inset)} back from the rim` : '';
   if (over.kind === 'deep') return `${overLabels.deep}, ${writeShare(over.share)}${back}`;
   if (over.kind === 'strip') return `${write.length(over.from)} to ${write.length(over.to)} off the shore${back}`;
+  if (over.kind === 'area') return `the ${areas.find((a) => a.id === over.areaId)?.name ?? overLabels.area}${back}`;
   return overLabels[over.kind] + back;
 }
 
@@ -51,8 +53,8 @@ export const partNames = ({ coats, sea: { edges } }: Piece): string[] => {
 
 /** The beach and the parts of the sea by name, with the place where a name has most room, mm; parts that are empty are left out. */
 export const namedParts = (plan: PiecePlan): { name: string; area: number; at: Point }[] => {
-  const names = ['beach', ...partNames(plan.piece)];
-  return [plan.cut.beach, ...plan.cut.sea].flatMap((region, i) => {
+  const names = ['beach', ...partNames(plan.piece), ...(plan.piece.sea.areas ?? []).map((a) => a.name)];
+  return partsOf(plan.cut).flatMap((region, i) => {
     const at = middleOf(region);
     return at ? [{ name: names[i]!, area: region.area, at }] : [];
   });

@@ -135,7 +135,7 @@
         <tr class="border-b border-rule text-right [&>td]:py-0.5">
           <td class="w-5 text-left">{c.number}</td>
           <th class="text-left font-bold" scope="row">{c.name}</th>
-          <td class="text-left">{overWords(c.coat, shared.write)}</td>
+          <td class="text-left">{overWords(c.coat, shared.write, plan.piece.sea)}</td>
           <td class="text-left">{waitWords(plan, c)}</td>
           <td>{shared.write.fine(c.film)}</td>
           <td>{c.area > 0 ? shared.write.area(c.area) : '–'}</td>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { limits, type Piece, type Sea } from '#core/document';
-  import { withBareEdge, withBreaker, withCornerBeach, withIsland } from '#core/edit';
+  import { withArea, withBareEdge, withBreaker, withCornerBeach, withIsland } from '#core/edit';
   import { looseGrams, type PiecePlan } from '#core/plan';
   import { bulk } from '#core/craft';
   import { shared } from '$lib/store/shared.svelte';
@@ -37,6 +37,20 @@
     title="A line along which a wave coat may break out at sea"
     onclick={() => add('Add a breaker', withBreaker, (p) => `breaker:${p.sea.breakers?.at(-1)?.id}`)}>a wave out at sea</button
   >
+  {#each ['sky', 'land'] as const as kind (kind)}
+    <button
+      type="button"
+      class="chip"
+      title="A part of its own, with a coat of its own tint"
+      disabled={(sea.areas?.length ?? 0) >= limits.areas.max}
+      onclick={() =>
+        add(
+          `Add ${kind}`,
+          (p) => withArea(p, kind, plan.means),
+          (p) => `area:${p.sea.areas?.at(-1)?.id}`,
+        )}>{kind}</button
+    >
+  {/each}
   <button
     type="button"
     class="chip"

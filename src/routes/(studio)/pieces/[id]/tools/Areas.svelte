@@ -9,6 +9,7 @@
   const shares = $derived([
     { name: 'Beach', area: plan.cut.beach.area },
     ...plan.cut.sea.map((region, i) => ({ name: names[i]!, area: region.area })),
+    ...plan.cut.areas.map((region, i) => ({ name: plan.piece.sea.areas![i]!.name, area: region.area })),
     ...(plan.cut.bare.area > 0 ? [{ name: 'Bare', area: plan.cut.bare.area }] : []),
   ]);
   const weight = $derived(weightOf(plan));

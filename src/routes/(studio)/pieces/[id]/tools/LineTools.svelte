@@ -16,7 +16,7 @@
   const index = $derived(Math.min(drawing.point, (line?.points.length ?? 1) - 1));
   const point = $derived(line?.points[index]);
   const name = $derived(lineName(drawing.line, names, plan.piece));
-  const added = $derived(/^(coast:[^:]+|breaker:.*|bare)$/.test(drawing.line));
+  const added = $derived(/^(coast:[^:]+|breaker:.*|area:.*|bare)$/.test(drawing.line));
   const open = $derived(/^coast:[^:]+$/.test(drawing.line) && line && !line.closed);
 
   const most = $derived(plan.bounds);

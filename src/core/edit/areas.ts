@@ -1,0 +1,82 @@
+import { startingFilm } from '#core/craft';
+import { boxOf, type Area, type Coat, type Piece, type Point, type Studio } from '#core/document';
+import { newCoatId, placeFor, resinFor, withoutCoat } from './coats';
+import { freeId } from './ids';
+import { startingCoat } from './new-piece';
+import { tenth } from './tenth';
+
+/** Share of the board's height that a new sky takes from the top. */
+const SKY = 0.22;
+
+/** A horizon, run so that the sky is on its right hand; a headland in the corner of the land at the left. */
+function drawn(kind: Area['kind'], { shape }: Piece): Pick<Area, 'closed' | 'points'> {
+  const [w, h] = boxOf(shape);
+  const at = (shares: [number, number][]): Point[] => shares.map(([x, y]) => ({ x: tenth(x * w), y: tenth(y * h) }));
+  return kind === 'sky'
+    ? {
+        closed: false,
+        points: at([
+          [1, SKY],
+          [0.5, SKY],
+          [0, SKY],
+        ]),
+      }
+    : {
+        closed: false,
+        points: at([
+          [0, 0.3],
+          [0.12, 0.36],
+          [0.2, 0.5],
+          [0.12, 0.64],
+          [0, 0.7],
+        ]),
+      };
+}
+
+/** What an area begins to be tinted with, by colourants of the starting set. */
+const tints: Record<Area['kind'], { colourantId: string; load: number }[]> = {
+  sky: [
+    { colourantId: 'white-paste', load: 0.03 },
+    { colourantId: 'phthalo-blue', load: 0.0002 },
+  ],
+  land: [
+    { colourantId: 'white-paste', load: 0.01 },
+    { colourantId: 'tan', load: 0.006 },
+    { colourantId: 'black', load: 0.0006 },
+  ],
+};
+
+/** A piece with a sky or a land drawn on it, and a coat of its own for it, poured with the sea where there is one. */
+export function withArea(piece: Piece, kind: Area['kind'], { colourants, resins }: Pick<Studio, 'colourants' | 'resins'>): Piece {
+  const areas = piece.sea.areas ?? [];
+  const id = freeId(kind, areas);
+  const name = id === `${kind}-1` ? kind : id.replace('-', ' ');
+  const sea = { ...piece.sea, areas: [...areas, { id, name, kind, ...drawn(kind, piece) }] };
+  const at = piece.coats.findIndex((c) => c.kind === 'sea');
+  const place = at < 0 ? placeFor(piece.coats, 'base') : at;
+  const resinId = piece.coats[at]?.resinId ?? resinFor(piece.coats, 'base');
+  if (resinId === undefined) return { ...piece, sea };
+  const below = piece.coats[at];
+  const coat: Coat = startingCoat('base', newCoatId(piece, 'base'), resinId, 1, { colourants, resins });
+  if (coat.kind !== 'base') return piece;
+  const own: Coat = {
+    ...coat,
+    name: name[0]!.toUpperCase() + name.slice(1),
+    film: below && 'film' in below ? below.film : startingFilm('sea', 'poured'),
+    over: { kind: 'area', areaId: id },
+    samePour: below?.samePour ?? false,
+    tint: {
+      name: name[0]!.toUpperCase() + name.slice(1),
+      recipe: tints[kind].filter((p) => colourants.some((c) => c.id === p.colourantId)),
+    },
+  };
+  const above = piece.coats.slice(place).map((c, i) => (i === 0 && at >= 0 ? { ...c, samePour: true } : c));
+  return { ...piece, sea, coats: [...piece.coats.slice(0, place), own, ...above] };
+}
+
+/** A piece without the coats of areas that are gone. */
+export function withoutLostAreas(piece: Piece): Piece {
+  const ids = new Set((piece.sea.areas ?? []).map((a) => a.id));
+  const lost = piece.coats.filter((c) => c.over?.kind === 'area' && !ids.has(c.over.areaId));
+  return lost.reduce((p, coat) => withoutCoat(p, coat.id), piece);
+}
