@@ -31,6 +31,8 @@ export { coatLeavesDry, dressingProud, dressingSinks, drySandWetted } from './dr
 export { boardSags, hangerTooWeak, hotMugs, wallOverfull } from './support';
 export { cautionFor } from './cautions';
 
+import { liesOverOpen } from './lying';
+
 const rules: Rule[] = [
   mixing.loadOverLimit,
   mixing.colourantOverOwn,
@@ -58,6 +60,10 @@ const rules: Rule[] = [
 ];
 const order: Severity[] = ['stop', 'warn', 'note'];
 
-/** What every rule finds, the most severe first. */
-export const advise = (facts: Facts): Finding[] =>
-  rules.flatMap((rule) => rule(facts)).sort((a, b) => order.indexOf(a.severity) - order.indexOf(b.severity));
+/** What every rule finds, the most severe first. What lies on the board already is as it is: nothing is advised of it. */
+export function advise(facts: Facts): Finding[] {
+  const lying = new Set(facts.plan.piece.coats.filter((coat) => coat.lies).map((coat) => coat.id));
+  return [...rules.flatMap((rule) => rule(facts)).filter((f) => !lying.has(f.where.coatId ?? '')), ...liesOverOpen(facts)].sort(
+    (a, b) => order.indexOf(a.severity) - order.indexOf(b.severity),
+  );
+}

@@ -1,6 +1,7 @@
 import { holesOf } from '#core/document';
 import { materials } from '#core/craft';
 import { inside, partsOf, rimRings } from '#core/geometry';
+import type { PiecePlan } from '#core/plan';
 import { hourMarks } from '#core/prepare';
 import type { Finding, Rule } from './finding';
 
@@ -8,11 +9,14 @@ import type { Finding, Rule } from './finding';
 
 const warn = (code: string, says: string, why: string, fix: string): Finding[] => [{ code, severity: 'warn', where: {}, says, why, fix }];
 
+/** What is under resin that lies already is as it is. */
+const begun = ({ piece }: Pick<PiecePlan, 'piece'>): boolean => piece.coats.some((coat) => coat.lies);
+
 /** Resin on bare wood soaks in, warps it and draws air out of it. */
 export const rawWoodUnprimed: Rule = ({ plan }) => {
   const { material, primer, primerCoats, ground } = plan.piece.surface;
   // foil or paint over it keeps the resin out as a primer does
-  const bare = !ground && (primer === 'none' || primer === 'scuff only' || primerCoats === 0);
+  const bare = !begun(plan) && !ground && (primer === 'none' || primer === 'scuff only' || primerCoats === 0);
   const sealed = plan.piece.coats[0]?.kind === 'seal';
   if (!bare || sealed || !materials[material].thirsty || !plan.coats.length) return [];
   return warn(
@@ -37,7 +41,7 @@ export const thinPlySingle: Rule = ({ plan }) =>
 /** Resin does not hold on a shine. */
 export const overVarnishUnscuffed: Rule = ({ plan }) => {
   const { material, primer } = plan.piece.surface;
-  if (!materials[material].glossy || primer !== 'none' || !plan.coats.length) return [];
+  if (!materials[material].glossy || primer !== 'none' || !plan.coats.length || begun(plan)) return [];
   return warn(
     'over-varnish-unscuffed',
     `${materials[material].label} is shiny and has not been scuffed.`,

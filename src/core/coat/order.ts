@@ -7,14 +7,20 @@ export const awaitedBy = (coats: Coat[], coat: Coat): Coat['waits'] => {
   return coat.waits && below.some((c) => c.id === coat.waits!.coatId) ? coat.waits : undefined;
 };
 
+/** What lies already was not poured with what is still to come. */
+const alike = (a: Coat, b: Coat): boolean => Boolean(a.lies) === Boolean(b.lies);
+
 /** Whether a coat is poured with the one below it; the lowest has none below. */
-export const isJoined = (coats: Coat[], coat: Coat): boolean => coat.samePour && coats.indexOf(coat) > 0;
+export function isJoined(coats: Coat[], coat: Coat): boolean {
+  const below = coats[coats.indexOf(coat) - 1];
+  return coat.samePour && below !== undefined && alike(coat, below);
+}
 
 /** Coats in the sessions they are poured in: a coat joins the one below it where it says so; the lowest joins none. */
 export const groupCoats = (coats: Coat[]): Coat[][] =>
   coats.reduce<Coat[][]>((groups, coat) => {
     const last = groups.at(-1);
-    if (last && coat.samePour) last.push(coat);
+    if (last && coat.samePour && alike(coat, last.at(-1)!)) last.push(coat);
     else groups.push([coat]);
     return groups;
   }, []);

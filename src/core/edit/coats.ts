@@ -43,8 +43,11 @@ export const withLoad = (piece: Piece, coatId: string, index: number, part: Part
     return { ...tint, recipe: kept ? recipe.map((p) => (p.colourantId === part.colourantId ? part : p)) : [...recipe, part] };
   });
 
-/** Where a new coat of a kind belongs, counted from the bottom. */
-export function placeFor(coats: Coat[], kind: Coat['kind']): number {
+/** Where a new coat of a kind belongs, counted from the bottom: above all that lies on the board already. */
+export const placeFor = (coats: Coat[], kind: Coat['kind']): number =>
+  Math.max(coats.findLastIndex((coat) => coat.lies) + 1, placeAmong(coats, kind));
+
+function placeAmong(coats: Coat[], kind: Coat['kind']): number {
   switch (kinds[kind].place) {
     case 'lowest':
       return 0;

@@ -11,8 +11,8 @@ function nameFor(name: string, taken: readonly string[]): string {
 }
 
 /**
- * A piece made once more: the same board, sea and coats under ids of their own. When it is poured, by when it is due and what
- * it hangs beside are the first one's and do not come along.
+ * A piece made once more: the same board, sea and coats under ids of their own. When it is poured, by when it is due, what it
+ * hangs beside and what lay on it already are the first one's and do not come along.
  * @param names of all pieces @param ids of all pieces, and of those that pours remember
  */
 export function duplicated(piece: Piece, names: readonly string[], ids: readonly string[]): Piece {
@@ -24,7 +24,7 @@ export function duplicated(piece: Piece, names: readonly string[], ids: readonly
     ...made,
     id,
     name,
-    coats: piece.coats.map((coat) => ({
+    coats: piece.coats.map(({ lies: _lies, ...coat }) => ({
       ...coat,
       id: own.get(coat.id)!,
       ...(coat.waits && { waits: { ...coat.waits, coatId: own.get(coat.waits.coatId) ?? coat.waits.coatId } }),

@@ -23,6 +23,7 @@ export { withDressing, withDressingChanged, withoutDressing } from './dressings'
 export { duplicated } from './duplicate';
 export { freeId, pieceIdFor } from './ids';
 export { type BoardAnswers, startingBoard, startingCoat, startingPiece } from './new-piece';
+export { withLying } from './lying';
 export { movedTo } from './move';
 export { withDrawnSea, withParts, withSea, withSeaOf } from './parts';
 export { acrossRow, joinsOf, meetingNeighbours, rowOf, type Join, type Placed } from './row';

@@ -24,6 +24,8 @@ export interface PourPlan {
   coats: CoatPlan[];
   /** The same coats in the order they are laid, each with cups of its own. */
   own: CoatPlan[];
+  /** It was on the board before the piece was taken up here: nothing is mixed for it. */
+  lies: boolean;
   batches: Batch[];
   steps: Step[];
   /** Wet film that stands on the board at its thickest, mm. */
@@ -54,13 +56,17 @@ function planPour(coats: CoatPlan[], resins: Resin[], bench: Omit<Bench, 'letDow
   const parts = coats[0] ? partsOf(coats[0].regions).map((_, i) => i) : [0];
   const filmAt = (part: number): number =>
     coats.filter((c) => flows(c.coat) && partsOf(c.regions)[part]!.area > 0).reduce((sum, c) => sum + c.film, 0);
+  const film = Math.max(...parts.map(filmAt));
+  const lies = coats.some((c) => c.coat.lies);
+  if (lies) return { coats, own: coats, lies, batches: [], steps: [], film };
   const { batches, steps, coats: laid } = mixedTogether(coats, resins, bench);
   return {
     coats: coats.map((c) => ({ ...(laid.find((l) => l.coat.id === c.coat.id) ?? c), coat: c.coat })),
     own: coats,
+    lies,
     batches,
     steps,
-    film: Math.max(...parts.map(filmAt)),
+    film,
   };
 }
 

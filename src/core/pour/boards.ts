@@ -17,7 +17,9 @@ const primers: Partial<Record<Piece['surface']['primer'], Supply>> = { gesso: 'g
 export function boardSupplies(plan: PiecePlan): ToldSupply[] {
   const { piece, area, rim } = plan;
   const { surface } = piece;
-  const primer = primers[surface.primer];
+  // what lies on it already took its primer
+  const begun = piece.coats.some((coat) => coat.lies);
+  const primer = begun ? undefined : primers[surface.primer];
   const loose = looseGrams(plan);
   const taped =
     piece.edge === 'taped' || piece.edge === 'dammed' || piece.coats.some((coat) => ['taped', 'dammed'].includes(edgeOf(piece, coat)));

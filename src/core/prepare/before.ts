@@ -47,7 +47,7 @@ function guardWork(piece: Piece): Asked[] {
     ...asks(filledHoles(piece).length > 0 && 'close holes'),
     ...asks((piece.surface.underside ?? 'none') !== 'none' && 'guard the back'),
     ...edgesUsed(piece).flatMap((edge) => asks(guards[edge])),
-    ...asks(gluedDressings(piece).length > 0 && 'glue dressings', 'glue'),
+    ...asks(gluedDressings(piece).length > 0 && !piece.coats.some((coat) => coat.lies) && 'glue dressings', 'glue'),
   ];
 }
 
@@ -58,12 +58,17 @@ export const filledHoles = (piece: Piece) => piece.holes.filter((hole) => hole.f
 /** Dressings that are glued on before any resin. */
 export const gluedDressings = (piece: Piece) => (piece.dressings ?? []).filter((d) => d.when === 'before resin');
 
-/** All there is to do to a board before its first pour, in order. */
+/** What is under the first resin of a board, until some lies on it: then that is scuffed instead. */
+const groundUp = (piece: Piece): Asked[] =>
+  piece.coats.some((coat) => coat.lies) ? [['take up', 'scuff']] : [...surfaceWork(piece), ...primerWork(piece), ...groundWork(piece)];
+
+/** All there is to do to a board before its first pour here, in order. */
 export const workBefore = (piece: Piece, method: Method): Work<WorkBefore>[] =>
   inTurn(
-    [...surfaceWork(piece), ...primerWork(piece), ...groundWork(piece), ...guardWork(piece), ['set up', 'mask'] as Asked].map(
-      ([key, step, times]) => ({ key, ...timeOf(method, step, times) }),
-    ),
+    [...groundUp(piece), ...guardWork(piece), ['set up', 'mask'] as Asked].map(([key, step, times]) => ({
+      key,
+      ...timeOf(method, step, times),
+    })),
   );
 
 /** Hours of all of it, waits included. */

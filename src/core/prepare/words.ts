@@ -26,6 +26,11 @@ const underside = ({ surface }: Piece): { guard: string; free: string } =>
   surface.underside === undefined || surface.underside === 'none' ? { guard: '', free: '' } : undersides[surface.underside];
 
 const words: Record<WorkKey, (piece: Piece, write: Writes) => WorkWords> = {
+  'take up': () => ({
+    does: 'Scuff what lies on it, wipe off the dust and let it dry.',
+    why: 'Resin holds by itself only on a film within its window; on an older one it peels.',
+    caution: DUST,
+  }),
   double: () => ({ does: 'Glue a second sheet on, and leave both under weight.', why: 'One thin sheet warps under resin.' }),
   brace: () => ({
     does: 'Brace the canvas from below with a board cut to the inside of its frame.',

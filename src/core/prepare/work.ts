@@ -3,6 +3,7 @@ import type { Drying, Method } from '#core/document';
 
 /** What may have to be done to a board before its resin, in the order it is done. */
 export type WorkBefore =
+  | 'take up'
   | 'double'
   | 'brace'
   | 'sand'

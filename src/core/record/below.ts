@@ -10,7 +10,8 @@ import { coatsOf } from './summary';
  * @param write  a moment as the studio reads it
  */
 export function whatIsBelow(plan: PiecePlan, standing: Standing, number: number, now: number, write: (ms: number) => string): string[] {
-  const poured = new Set(standing.pours.flatMap((p) => coatsOf(p, plan.piece.id)));
+  const lying = plan.piece.coats.filter((coat) => coat.lies).map((coat) => coat.id);
+  const poured = new Set([...lying, ...standing.pours.flatMap((p) => coatsOf(p, plan.piece.id))]);
   const names = (coats: PiecePlan['coats']): string => coats.map((c) => c.name).join(', ');
   const missing = plan.pours.slice(0, number).flatMap((p) => p.coats.filter((c) => c.cups.length && !poured.has(c.coat.id)));
   const again = plan.pours[number]?.coats.filter((c) => poured.has(c.coat.id)) ?? [];
@@ -22,5 +23,6 @@ export function whatIsBelow(plan: PiecePlan, standing: Standing, number: number,
   else if (curing && now < curing.recoatFrom) says.push(`What lies below is still tacky, until ${write(curing.recoatFrom)}.`);
   else if (curing && now >= curing.bondUntil)
     says.push(`What lies below no longer bonds by itself, since ${write(curing.bondUntil)}: scuff and wipe it first.`);
+  else if (!curing && standing.begun) says.push('Nobody knows here when what lies below was poured: scuff and wipe it first.');
   return says;
 }

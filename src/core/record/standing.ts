@@ -1,6 +1,6 @@
 import type { Zone } from '#core/air';
 import { groupCoats } from '#core/coat';
-import type { Piece, Room } from '#core/document';
+import type { Coat, Piece, Room } from '#core/document';
 import type { Means, Planner } from '#core/plan';
 import { hoursBefore } from '#core/prepare';
 import { curingOf, stretchesOf, type Curing, type Lying, type Stretch } from '#core/schedule';
@@ -13,7 +13,9 @@ export interface Standing {
   pours: PourSummary[];
   /** The pour that is under way. */
   open?: PourSummary;
-  /** How the last finished pour cures. */
+  /** Coats lay on it before it was taken up here. */
+  begun: boolean;
+  /** How the last finished pour cures, or what lay already where its day is known. */
   curing?: Curing;
   /** The first coats that have not been poured; undefined when all are. */
   next?: { coatIds: string[]; pour: number };
@@ -50,6 +52,20 @@ function plannedLying(piece: Piece, pour: number, { planner, zone, means, room }
   };
 }
 
+/** Pours that lay on a piece before it was taken up here and whose day is known, as they lie: at noon, by their slowest resin. */
+const lyingBefore = (groups: Coat[][], { zone, means, room }: Surroundings, last: boolean): Lying[] =>
+  groups.flatMap((group, i): Lying[] => {
+    const on = group
+      .flatMap((coat) => coat.lies?.on ?? [])
+      .sort()
+      .at(-1);
+    const resin = means.resins.filter((r) => group.some((c) => c.resinId === r.id)).sort((a, b) => b.recoatFromH - a.recoatFromH)[0];
+    if (on === undefined || !resin) return [];
+    const mixed = zone.momentOf(`${on}T12:00`);
+    const curing = curingOf({ mixed, resin, room, method: means.method }, zone);
+    return [{ started: mixed, mixed, done: mixed, curing, last: last && i === groups.length - 1, planned: false }];
+  });
+
 /** A board that has not been poured is got ready first, so that its last primer is dry when the pour begins. */
 const preparation = (piece: Piece, { started }: Lying, { means }: Surroundings): Stretch => ({
   doing: 'prepare',
@@ -74,7 +90,8 @@ export function standingOf(
   // what was given up leaves the piece as it was
   const own = pours.filter((p) => !p.abandoned && coatsOf(p, piece.id).length > 0).sort((a, b) => a.started - b.started);
   const groups = groupCoats(piece.coats);
-  const poured = new Set(own.flatMap((p) => coatsOf(p, piece.id)));
+  const before = piece.coats.filter((coat) => coat.lies);
+  const poured = new Set([...before.map((coat) => coat.id), ...own.flatMap((p) => coatsOf(p, piece.id))]);
   const pour = groups.findIndex((group) => group.some((coat) => !poured.has(coat.id)));
   const next = pour < 0 ? undefined : { coatIds: groups[pour]!.map((c) => c.id), pour };
 
@@ -85,14 +102,23 @@ export function standingOf(
   const ahead = next && plannedLying(piece, next.pour, around, next.pour === groups.length - 1);
   const open = own.find((p) => p.done === undefined);
   const finished = own.findLast((p) => p.done !== undefined);
-  const cures = finished && curing(finished);
+  const lay = lyingBefore(
+    groups.filter((group) => group.some((coat) => coat.lies)),
+    around,
+    !next && !own.length,
+  );
+  const cures = finished ? curing(finished) : lay.at(-1)?.curing;
   return {
     piece,
     pours: own,
+    begun: before.length > 0,
     ...(open && { open }),
     ...(cures && { curing: cures }),
     ...(next && { next }),
-    stretches: [...(ahead && !own.length ? [preparation(piece, ahead, around)] : []), ...stretchesOf(ahead ? [...lying, ahead] : lying)],
+    stretches: [
+      ...(ahead && !own.length ? [preparation(piece, ahead, around)] : []),
+      ...stretchesOf([...lay, ...lying, ...(ahead ? [ahead] : [])]),
+    ],
   };
 }
 

@@ -82,6 +82,7 @@ const stepsReport = (told: Told, write: Writes) =>
 function pourReport(plan: PiecePlan, number: number, write: Writes, planner: Planner) {
   const pour = plan.pours[number]!;
   return {
+    ...(pour.lies && { onTheBoard: true }),
     coats: pour.coats.map((c) => ({
       number: c.number,
       coat: c.name,

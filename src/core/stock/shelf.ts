@@ -44,9 +44,10 @@ export function comingPours(pieces: Piece[], pours: PourSummary[], means: Means,
     const plan = planner.planIfAble(piece, means);
     if (!plan) return [];
     const done = poured.get(piece.id);
+    const first = plan.pours.findIndex((p) => !p.lies);
     return plan.pours.flatMap((p, pour): Coming[] => {
       if (!p.batches.length || p.coats.every((c) => done?.has(c.coat.id))) return [];
-      const board = !done && pour === 0 ? takenByBoard(plan) : [];
+      const board = !done && pour === first ? takenByBoard(plan) : [];
       return [{ piece, plan, pour, taken: summed([...takenByPour(p), ...board]) }];
     });
   });

@@ -2,9 +2,10 @@ import type { Standing } from '#core/record';
 import { dayAndTime as at } from './clock.svelte';
 
 /** What a piece is doing now, in a few words. @param now ms since 1970 */
-export function doingNow({ piece, open, curing, next }: Standing, now: number): string {
+export function doingNow({ piece, open, curing, next, begun }: Standing, now: number): string {
   if (open) return 'Pouring now';
   const planned = piece.pourAt && next ? `, next pour ${at(Date.parse(piece.pourAt))}` : '';
+  if (!curing && begun) return next ? `Begun before: scuff and wipe before the next coat${planned}` : 'All of it is on';
   if (!curing) return piece.pourAt ? `Planned for ${at(Date.parse(piece.pourAt))}` : 'Not started';
   const { recoatFrom, bondUntil, fullCure } = curing;
   if (recoatFrom === Infinity) return 'Tacky: too cold to set within 60 days';

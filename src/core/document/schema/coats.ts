@@ -1,7 +1,7 @@
 import Type, { type Static } from 'typebox';
 import { limits } from '../limits';
 import { Edge } from './board';
-import { object, range, from0, colour, id, name, tagged } from './parts';
+import { object, range, from0, colour, date, id, name, tagged } from './parts';
 
 /** A colourant and its share of A + B by weight. */
 export const Part = object({ colourantId: id(), load: range(limits.load) });
@@ -30,7 +30,8 @@ export type Until = Static<typeof Until>;
 /**
  * What every coat has. `name` is the artist's own; `samePour` joins it to the one below, if there is one; `ownBatch` begins a new mixing of its resin all the same.
  * Left out: `over` is the ordinary part for its kind, `edge` the board's; `inset` keeps it back from the rim, mm;
- * `waits` names a lower coat and how far that must be; while that coat lies above, it waits for nothing.
+ * `waits` names a lower coat and how far that must be; while that coat lies above, it waits for nothing. A coat that `lies` was
+ * on the board before the piece was taken up here; `on` is the day it was poured, where that is known.
  */
 const coat = {
   id: id(),
@@ -42,6 +43,7 @@ const coat = {
   edge: Type.Optional(Edge),
   inset: Type.Optional(range(limits.inset)),
   waits: Type.Optional(object({ coatId: id(), until: Until })),
+  lies: Type.Optional(object({ on: Type.Optional(date()) })),
 };
 /** A film follows the ground when it is spread by hand, and levels itself when it is poured. */
 export const Laid = Type.Enum(['spread', 'poured']);

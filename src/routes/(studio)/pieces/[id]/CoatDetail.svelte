@@ -134,7 +134,7 @@
       <NameField small label="name" value={coat.name ?? ''} placeholder={c.name} commit={rename} />
     </div>
   </div>
-  {#if c.cups.length}
+  {#if c.cups.length && !coat.lies}
     <p aria-label="Cups of this coat" class="shrink-0 truncate border-t border-rule px-3 py-1 text-[13px] text-soft">
       {c.cups.map((cup) => `${cup.name} ${shared.write.volume(cup.ml)}`).join(' · ')}
     </p>

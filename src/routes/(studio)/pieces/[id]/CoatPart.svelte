@@ -1,10 +1,12 @@
 <script lang="ts">
   import { awaitedBy, isJoined, overOf } from '#core/coat';
   import { limits, type Coat, type Edge, type Over, type Until } from '#core/document';
-  import { withCoat } from '#core/edit';
+  import { withCoat, withLying } from '#core/edit';
   import type { CoatPlan, PiecePlan } from '#core/plan';
   import { fraction, readWithin, writeShare } from '#core/units';
   import LengthField from '$lib/ui/LengthField.svelte';
+  import { zone } from '$lib/zone';
+  import { minutes } from '$lib/ui/clock.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
   import type { PieceEditor } from './editor.svelte';
   import { overLabels } from './words';
@@ -36,6 +38,12 @@
     return editor.commit(label, (p) => withCoat(p, id, to));
   };
   const setOver = (next: Over) => change(`Change where ${c.name} goes`, (old) => ({ ...old, over: next }));
+
+  const today = $derived(zone.civil(minutes.now).slice(0, 10));
+  function lie(lies: Coat['lies']) {
+    const { id } = coat;
+    void editor.commit(lies ? `Take ${c.name} for poured` : `Take ${c.name} for still to pour`, (p) => withLying(p, id, lies));
+  }
 
   function wait(value: string) {
     void change(`Change what ${c.name} waits for`, (old) => {
@@ -122,6 +130,32 @@
     ></label
   >
 {/if}
+<div class="text-soft">
+  <label class="flex min-h-7 items-center gap-2"
+    ><input
+      type="checkbox"
+      class="accent-ink"
+      checked={coat.lies !== undefined}
+      onchange={(e) => lie(e.currentTarget.checked ? {} : undefined)}
+    />on the board already{c.number > 1 && !coat.lies ? ', and all below it' : ''}</label
+  >
+  {#if coat.lies}
+    <label
+      >poured on, if you know
+      <input
+        type="date"
+        class="input min-h-7!"
+        max={today}
+        value={coat.lies.on ?? ''}
+        onchange={(e) => {
+          const on = e.currentTarget.value;
+          if (e.currentTarget.checkValidity()) lie(on ? { on } : {});
+          else e.currentTarget.reportValidity();
+        }}
+      /></label
+    >
+  {/if}
+</div>
 {#if plan.means.resins.length > 1}
   <label class="text-soft"
     >resin<select

@@ -101,7 +101,11 @@
         {/each}
       </table>
     {:else}
-      <p class="p-3 text-soft">No cups yet. They follow from the coats and the drawing.</p>
+      <p class="p-3 text-soft">
+        {pour?.lies
+          ? 'These coats are on the board already, so nothing is mixed for them. What you say of them is in the section, the colours and the weight.'
+          : 'No cups yet. They follow from the coats and the drawing.'}
+      </p>
     {/if}
     {#each pour?.batches ?? [] as batch, b (b)}
       {@const thin = thinnedIn(batch.cups)}

@@ -102,7 +102,11 @@
           <label class="text-soft"
             >Which pour<select class="input mt-1" value={String(number)} onchange={(e) => (number = Number(e.currentTarget.value))}
               >{#each plan.pours as p, i (i)}<option value={String(i)} disabled={!p.batches.length}
-                  >{i + 1}: {p.coats.map((c) => c.name).join(', ')}{i === offered && standing.next ? ' (next)' : ''}</option
+                  >{i + 1}: {p.coats.map((c) => c.name).join(', ')}{p.lies
+                    ? ' (on it already)'
+                    : i === offered && standing.next
+                      ? ' (next)'
+                      : ''}</option
                 >{/each}</select
             ></label
           >

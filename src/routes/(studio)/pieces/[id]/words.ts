@@ -2,6 +2,7 @@ import { awaitedBy, isJoined, overOf } from '#core/coat';
 import type { Coat, Over, Piece, Point, Sea } from '#core/document';
 import { middleOf, partsOf } from '#core/geometry';
 import type { CoatPlan, PiecePlan } from '#core/plan';
+import { dayMonth } from '$lib/ui/clock.svelte';
 import { plain, writeShare, writeSpan, type Writes } from '#core/units';
 
 /** Parts of a board a coat may go over, as they are chosen; a sky or a land goes by its own name. */
@@ -29,6 +30,7 @@ const until = { tacky: 'no longer runs', recoat: 'opens', hard: 'is hard' };
 
 /** What a coat waits for, in a few words. */
 export function waitWords(plan: PiecePlan, { coat, number }: CoatPlan): string {
+  if (coat.lies) return coat.lies.on ? `on it since ${dayMonth(Date.parse(coat.lies.on))}` : 'on it already';
   if (number === 1) return plan.piece.surface.primer === 'none' ? 'on the board' : 'after primer is dry';
   const joined = isJoined(plan.piece.coats, coat);
   if (coat.kind === 'wave' && joined) {
