@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { tintsOf, type Coat, type Piece, type Studio } from '#core/document';
+import { isLine, tintsOf, type Coat, type Piece, type Studio } from '#core/document';
 import { emptyStudio } from '#core/craft';
 import { seeded } from '#core/geometry';
 
@@ -124,7 +124,7 @@ function coatOf(coat: Coat, i: number, p: Piece, { resins, colourants }: Studio,
     if (areas.length) coat.over = { kind: 'area', areaId: one(chance, areas).id };
     else delete coat.over;
   }
-  if (coat.kind === 'wave') delete coat.along;
+  if (isLine(coat)) delete coat.along;
   if (coat.kind === 'sea') {
     const tint = coat.tints[0]!;
     coat.tints = Array.from({ length: p.sea.edges.length + 1 }, (_, k) => coat.tints[k] ?? tint);

@@ -1,6 +1,7 @@
 import { awaitedBy, isJoined, coatName } from '#core/coat';
 import { materials, torched } from '#core/craft';
 import { drawsBackBelow, RECEDING } from '#core/level';
+import { isLine } from '#core/document';
 import { partsOf } from '#core/geometry';
 import { mixedDensity } from '#core/mix';
 import { whiteAmounts } from '#core/plan';
@@ -113,7 +114,7 @@ export const solidsPacked: Rule = ({ plan }) =>
 /** A film spread thinner than what stays spread on its ground. */
 export const filmDrawsBack: Rule = ({ plan, write }) =>
   plan.coats.flatMap(({ coat, name, film, number }): Finding[] => {
-    if (coat.kind === 'wave' || coat.kind === 'top' || isJoined(plan.piece.coats, coat)) return [];
+    if (isLine(coat) || coat.kind === 'top' || isJoined(plan.piece.coats, coat)) return [];
     const density = mixedDensity(plan.means.resins.find((r) => r.id === coat.resinId)!);
     const onCoat = number > 1;
     const primed = drawsBackBelow(density, RECEDING['primed, scuffed or wet']);

@@ -1,4 +1,4 @@
-import { holesOf } from '#core/document';
+import { holesOf, isLine } from '#core/document';
 import { materials } from '#core/craft';
 import { inside, partsOf, rimRings } from '#core/geometry';
 import type { PiecePlan } from '#core/plan';
@@ -81,7 +81,7 @@ export const clockDoesNotFit: Rule = ({ plan, write }) => {
   const { clock, thickness, surface } = plan.piece;
   if (!clock) return [];
   // what lies on the thickest part of the face; the shaft may stand in any of them
-  const films = plan.coats.filter((c) => c.coat.kind !== 'wave');
+  const films = plan.coats.filter((c) => !isLine(c.coat));
   const parts = partsOf(plan.cut).map((_, i) => i);
   const over = (part: number): number => films.filter((c) => partsOf(c.regions)[part]!.area > 0).reduce((sum, c) => sum + c.film, 0);
   const built = Math.max(0, ...parts.map(over));

@@ -6,11 +6,22 @@ import type { Kind } from './kind';
 import { sand } from './sand';
 import { sea } from './sea';
 import { seal } from './seal';
+import { thread } from './thread';
 import { top } from './top';
 import { wave } from './wave';
 
 /** The kinds of coat there are, as they are offered: from the board up. */
-export const kinds: { [K in Coat['kind']]: Kind<Extract<Coat, { kind: K }>> } = { seal, base, sand, sea, wave, glaze, clear, top };
+export const kinds: { [K in Coat['kind']]: Kind<Extract<Coat, { kind: K }>> } = {
+  seal,
+  base,
+  sand,
+  sea,
+  wave,
+  thread,
+  glaze,
+  clear,
+  top,
+};
 
 /** What there is to know of a coat by its kind. */
 export const kindOf = (coat: Coat): Kind => kinds[coat.kind] as Kind;

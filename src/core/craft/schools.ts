@@ -156,6 +156,7 @@ export const order: School<'deep to shore' | NonNullable<SeaCoat['order']>> = {
     { value: 'deep to shore', label: 'deep to shore', does: 'From the far side toward the beach.' },
     { value: 'deep first', label: 'deep first, before the beach', does: 'The sea before the sand of the same pour.' },
     { value: 'shore first', label: 'shore first', does: 'From the beach outward.' },
+    { value: 'after the white', label: 'after the white', does: 'The white first, then the tints up to it, and the heat last.' },
   ],
   why: 'Pale over the edge of dark blends; dark over pale muddies it.',
 };

@@ -14,6 +14,6 @@ export { resinProblem } from './rules';
 export { namedBy } from './named';
 export { boxOf, holesOf, shapeProblem } from './shape';
 export { landOnRight } from './side';
-export { tintsOf } from './tints';
+export { isLine, tintsOf } from './tints';
 export { VERSION } from './version';
 export { writeStudio } from './write';

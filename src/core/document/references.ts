@@ -72,7 +72,7 @@ function coatNames(coat: Coat, piece: Piece, path: string, resins: Named[], colo
   if (waits === coat.id)
     problems.push({ path: `${path}/waits`, found: 'the coat itself', expected: 'a coat below it: a coat cannot wait for itself' });
   else if (waits !== undefined) problems.push(...known(waits, piece.coats, `${path}/waits`, 'coats of the piece'));
-  if (coat.kind === 'wave' && coat.along !== undefined && !(piece.sea.breakers ?? []).some((b) => b.id === coat.along))
+  if ('along' in coat && coat.along !== undefined && !(piece.sea.breakers ?? []).some((b) => b.id === coat.along))
     problems.push({ path: `${path}/along`, found: `“${coat.along}”`, expected: 'the id of one of the breakers' });
   const { over } = coat;
   if (over?.kind === 'area' && !(piece.sea.areas ?? []).some((a) => a.id === over.areaId))

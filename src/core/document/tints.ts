@@ -1,4 +1,4 @@
-import type { Coat, Tint } from './schema';
+import type { Coat, LineCoat, Tint } from './schema';
 
 /** Tints of a coat in the order of its cups, whatever kind it is. */
 export function tintsOf(coat: Coat): Tint[] {
@@ -7,3 +7,6 @@ export function tintsOf(coat: Coat): Tint[] {
   if ('tint' in coat && coat.tint) return [coat.tint];
   return 'white' in coat ? [coat.white] : [];
 }
+
+/** Whether a coat is drawn along a line, and is no film. */
+export const isLine = (coat: Coat): coat is LineCoat => coat.kind === 'wave' || coat.kind === 'thread';

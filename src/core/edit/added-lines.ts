@@ -1,4 +1,4 @@
-import { boxOf, type Coast, type Piece, type Point, type Sea } from '#core/document';
+import { boxOf, isLine, type Coast, type Piece, type Point, type Sea } from '#core/document';
 import { withoutLostAreas } from './areas';
 import { freeId } from './ids';
 import { tenth } from './tenth';
@@ -95,7 +95,7 @@ export function withBareEdge(piece: Piece): Piece {
 
 /**
  * A piece without one of its added curves: an island, another beach, a breaker, a sky or a land with its coat, the edge of the
- * resin. The shoreline and its edges stay. A wave along a breaker that goes, goes along the shore.
+ * resin. The shoreline and its edges stay. A wave or a thread along a breaker that goes, goes along the shore.
  */
 export function withoutLine(piece: Piece, key: string): Piece {
   const [kind, id] = key.split(':');
@@ -107,7 +107,7 @@ export function withoutLine(piece: Piece, key: string): Piece {
       return {
         ...withSeaChanged(piece, { breakers: piece.sea.breakers?.filter((b) => b.id !== id) ?? [] }),
         coats: piece.coats.map((coat) => {
-          if (coat.kind !== 'wave' || coat.along !== id) return coat;
+          if (!isLine(coat) || coat.along !== id) return coat;
           const { along: _along, ...rest } = coat;
           return rest;
         }),

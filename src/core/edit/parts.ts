@@ -1,4 +1,4 @@
-import { boxOf, type Piece, type Point, type Sea, type SeaCoat, type Tint } from '#core/document';
+import { boxOf, isLine, type Piece, type Point, type Sea, type SeaCoat, type Tint } from '#core/document';
 import { withoutLostAreas } from './areas';
 import { fittedSea } from './shape';
 import { tenth } from './tenth';
@@ -89,7 +89,7 @@ export const withSea = (piece: Piece, sea: Sea): Piece => {
     ...piece,
     sea: next,
     coats: piece.coats.map((coat) => {
-      if (coat.kind !== 'wave' || coat.along === undefined || ids.has(coat.along)) return coat;
+      if (!isLine(coat) || coat.along === undefined || ids.has(coat.along)) return coat;
       const { along: _, ...rest } = coat;
       return rest;
     }),

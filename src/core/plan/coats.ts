@@ -1,6 +1,6 @@
 import { allOf, coatName, cupFor, innerNeed, kindOf, lineNeed, type Cup, type Setting, type Site } from '#core/coat';
 import { bulk, dressingDensity, GRAVEL_DEPTH } from '#core/craft';
-import type { Coat, CupRole, Dressing, Hole, Piece } from '#core/document';
+import { isLine, type Coat, type CupRole, type Dressing, type Hole, type Piece } from '#core/document';
 import { inlandBand, inside, partsOf, type CoatRegions } from '#core/geometry';
 import { filmVolume } from '#core/mix';
 import { dressedWith } from './layings';
@@ -29,7 +29,7 @@ export interface CoatPlan {
 function gravelCups(s: Setting, coat: Coat): Cup[] {
   const { gravel } = s.piece.sea;
   if (!gravel) return [];
-  const onBeach = (c: Coat): boolean => c.kind !== 'wave' && s.regions.get(c.id)!.beach.area > 0;
+  const onBeach = (c: Coat): boolean => !isLine(c) && s.regions.get(c.id)!.beach.area > 0;
   const first = s.piece.coats.find((c) => c.kind === 'sand' && onBeach(c)) ?? s.piece.coats.find(onBeach);
   if (coat !== first) return [];
   const { area } = inlandBand(s.cut, gravel.from, gravel.to);
@@ -51,7 +51,7 @@ function fillings({ piece, regions }: Setting, coat: Coat): number {
   const over =
     (hole: Hole) =>
     (c: Coat): boolean => {
-      return c.kind !== 'wave' && partsOf(regions.get(c.id)!).some((part) => inside(hole, part.rings));
+      return !isLine(c) && partsOf(regions.get(c.id)!).some((part) => inside(hole, part.rings));
     };
   return (
     piece.holes

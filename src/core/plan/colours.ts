@@ -1,6 +1,6 @@
-import { foamOver, type Site } from '#core/coat';
+import { foamOver, kindOf, threadSection, type Site } from '#core/coat';
 import { openOf } from '#core/craft';
-import type { Coat, Colourant, Sea, WaveCoat } from '#core/document';
+import { isLine, type Coat, type Colourant, type LineCoat, type Sea } from '#core/document';
 import { inlandBand, partition, partsOf, type Cut, type Region, type Ring } from '#core/geometry';
 import { grainGround, hexOf } from '#core/tint';
 import { areaIn, coated, groundStack, hexOn, laidOn, type Stack } from './stack';
@@ -14,10 +14,10 @@ export interface Patch {
   colour?: string;
 }
 
-/** The foam of one wave: its colour on the beach and on each part of the sea, through what is laid over it. */
+/** The foam of one wave, or one thread: its colour on the beach and on each part of the sea, through what is laid over it. */
 export interface FoamColour {
   coatId: string;
-  /** Share of it that stays closed. */
+  /** Share of it that stays closed: all of a thread. */
   closed: number;
   parts: (string | undefined)[];
 }
@@ -38,9 +38,9 @@ interface Pile {
   stack: Stack;
 }
 
-/** Foam while the coats over it are gathered, part by part. */
+/** Foam or a thread while the coats over it are gathered, part by part. */
 interface FoamPiles {
-  wave: WaveCoat;
+  line: LineCoat;
   stacks: Stack[];
 }
 
@@ -64,13 +64,18 @@ class Chart {
   }
 
   /** Foam is shown whole over each part: where a later coat covers only some of it, the rest shows as covered too. */
-  addWave(wave: WaveCoat): void {
-    const white = foamOver(wave, { colourants: this.#colourants, method: this.#site.method }, 1);
+  addLine(line: LineCoat): void {
+    const means = { colourants: this.#colourants, method: this.#site.method };
+    const covers =
+      line.kind === 'wave'
+        ? foamOver(line, means, 1)
+        : kindOf(line).covers(line, { ...means, part: 0, parts: 1, own: { place: 0, of: 1 } });
+    const film = line.kind === 'wave' ? 0 : threadSection(line) / line.lineWidth;
     const first = this.#parts.map((_, part) => this.piles.find((p) => p.part === part)!);
-    this.foams.push({ wave, stacks: first.map(({ stack }) => laidOn(stack, white, 0)) });
+    this.foams.push({ line, stacks: first.map(({ stack }) => laidOn(stack, covers, film)) });
   }
 
-  addFilm(coat: Exclude<Coat, WaveCoat>): void {
+  addFilm(coat: Exclude<Coat, LineCoat>): void {
     this.piles = this.piles.flatMap((pile) => {
       const region = this.#regionOf(coat, pile.part);
       if (region.area === 0) return [pile];
@@ -96,7 +101,7 @@ export function chartColours(site: Site, cut: Cut, colourants: Colourant[], stag
   const closed = stage && wetWaves(site, stage);
   const chart = new Chart(site, cut, colourants);
   for (const coat of coats)
-    if (coat.kind === 'wave') chart.addWave(coat);
+    if (isLine(coat)) chart.addLine(coat);
     else chart.addFilm(coat);
   // what is strewn on the beach comes with its sand
   const { gravel, dry }: Partial<Sea> = coats.length === piece.coats.length || coats.some((c) => c.kind === 'sand') ? piece.sea : {};
@@ -105,9 +110,9 @@ export function chartColours(site: Site, cut: Cut, colourants: Colourant[], stag
       const colour = hexOn(stack);
       return { rings, part, ...(colour !== undefined && { colour }) };
     }),
-    foams: chart.foams.map(({ wave, stacks }) => ({
-      coatId: wave.id,
-      closed: closed?.has(wave.id) ? 1 : 1 - openOf(wave, method.foamOpen),
+    foams: chart.foams.map(({ line, stacks }) => ({
+      coatId: line.id,
+      closed: line.kind === 'thread' || closed?.has(line.id) ? 1 : 1 - openOf(line, method.foamOpen),
       parts: stacks.map(hexOn),
     })),
     ...(gravel && { gravel: inlandBand(cut, gravel.from, gravel.to).rings }),

@@ -1,7 +1,7 @@
 import { laidOf, type Site } from '#core/coat';
-import type { Coat, FilmedCoat, Point, TopCoat, WaveCoat } from '#core/document';
+import { isLine, type Coat, type FilmedCoat, type LineCoat, type Point, type TopCoat } from '#core/document';
 import { alongLine, distancesTo, partsAt, partsOf, waveOnBoard, type Field, type Region } from '#core/geometry';
-import { capOf, domeOf, dressedAfter, reliefOf, wedgeOf, type Laying, type Places } from './layings';
+import { capOf, domeOf, dressedAfter, reachOf, reliefOf, wedgeOf, type Laying, type Places } from './layings';
 import { floatOn, restOf, type Wet } from './levelling';
 
 /** What is built up on a board, place by place: relief, coats and dressings, bottom first; all heights in mm above the board. */
@@ -47,7 +47,10 @@ function placesFinder({ regions, cut }: Site, field: Field, parts: Int8Array): (
 
 /** Distances from the shore as far as any coat asks for them, worked out once and only when asked. */
 function distancesFromShore({ piece, cut }: Site, field: Field): () => Float64Array {
-  const reach = piece.coats.map((c) => (c.kind === 'wave' ? Math.max(c.reachSea, c.reachUp) : c.kind === 'sand' ? (c.taper ?? 0) / 2 : 0));
+  const reach = piece.coats.map((c) => {
+    if (isLine(c)) return c.along === undefined ? reachOf(c) : 0;
+    return c.kind === 'sand' ? (c.taper ?? 0) / 2 : 0;
+  });
   let found: Float64Array | undefined;
   return () => (found ??= distancesTo(field, cut.shore, Math.max(0, ...reach)));
 }
@@ -75,9 +78,9 @@ class Rising {
   }
 
   /** A low cap, afloat in the film of its pour where that is still wet. */
-  layWave(wave: WaveCoat, cap: Float64Array, places: Places, settle: boolean): void {
+  layLine(line: LineCoat, cap: Float64Array, places: Places, settle: boolean): void {
     const before = this.surface.slice();
-    this.lay(wave, cap, places);
+    this.lay(line, cap, places);
     if (this.wet) floatOn(this.wet, cap, this.surface, before, settle);
   }
 
@@ -113,8 +116,8 @@ export function buildUp(site: Site, field: Field, levels?: Map<string, number>):
   const dress = (after: number): void => {
     for (const d of piece.dressings ?? []) if (dressedAfter(piece, d) === after) board.lay(d, domeOf(d, field, board.proud));
   };
-  const awayFrom = ({ along, reachSea, reachUp }: WaveCoat): Float64Array =>
-    along === undefined ? fromShore() : distancesTo(field, waveOnBoard(cut, piece.sea, along), (reachSea + reachUp) / 2);
+  const awayFrom = (line: LineCoat): Float64Array =>
+    line.along === undefined ? fromShore() : distancesTo(field, waveOnBoard(cut, piece.sea, line.along), reachOf(line));
 
   const { relief } = piece.surface;
   if (relief) board.lay('relief', reliefOf(relief, field, parts, board.proud));
@@ -122,7 +125,7 @@ export function buildUp(site: Site, field: Field, levels?: Map<string, number>):
   piece.coats.forEach((coat, index) => {
     const places = placesOf(coat);
     if (pours.some((pour) => pour[0] === coat)) board.wet = undefined;
-    if (coat.kind === 'wave') board.layWave(coat, on(places, capOf(coat, method, awayFrom(coat), parts)), places, levels === undefined);
+    if (isLine(coat)) board.layLine(coat, on(places, capOf(coat, method, awayFrom(coat), parts)), places, levels === undefined);
     else if (coat.kind === 'sand' && coat.taper && !coat.over) board.lay(coat, wedgeOf(coat, fromShore(), parts));
     else board.layFilm(coat, places, levels?.get(coat.id));
     dress(index);

@@ -1,5 +1,5 @@
-import { waveSection } from '#core/coat';
-import type { Coat, Dressing, Method, Piece, SandCoat, Surface, WaveCoat } from '#core/document';
+import { threadReach, waveSection } from '#core/coat';
+import type { Coat, Dressing, LineCoat, Method, Piece, SandCoat, Surface } from '#core/document';
 import type { Field } from '#core/geometry';
 
 /** The places where something lies, by their index in a field. */
@@ -42,20 +42,39 @@ export function dressedAfter(piece: Piece, { when }: Dressing): number {
 export const dressedWith = (piece: Piece, dressing: Dressing): number =>
   dressing.when === 'between coats' ? piece.coats.length - 1 : dressedAfter(piece, dressing);
 
+/** Where a line of a coat lies across its shore or its breaker, mm out to sea, and how thick it is in its middle. */
+interface Cap {
+  middle: number;
+  width: number;
+  crown: number;
+}
+
+/** A wave's cap is over its reach, and holds the cross-section it adds; a thread's is its own line. */
+function capAcross(coat: LineCoat, method: Method): Cap {
+  const onShore = coat.along === undefined;
+  if (coat.kind === 'thread') return { middle: onShore ? (coat.off ?? 0) : 0, width: coat.lineWidth, crown: coat.lineHeight };
+  const { clear, foam } = waveSection(coat, method);
+  const width = coat.reachSea + coat.reachUp;
+  return { middle: onShore ? (coat.reachSea - coat.reachUp) / 2 : 0, width, crown: width > 0 ? (1.5 * (clear + foam)) / width : 0 };
+}
+
+/** How far from its line a wave or a thread lies at most, mm. */
+export const reachOf = (coat: LineCoat): number => {
+  if (coat.kind === 'thread') return threadReach(coat).reachSea;
+  return coat.along === undefined ? Math.max(coat.reachSea, coat.reachUp) : (coat.reachSea + coat.reachUp) / 2;
+};
+
 /**
- * A wave as a low cap over its reach: a parabola of the cross-section it adds, highest in the middle of the reach.
- * @param away  distance from the line it breaks along, mm; Infinity out of reach
+ * A wave or a thread as a low cap: a parabola across its line, highest in its middle.
+ * @param away  distance from the line it runs along, mm; Infinity out of reach
  * @param parts which part each place lies in; beach is on the other hand of a shore from the sea
  * @returns its thickness, mm
  */
-export function capOf(wave: WaveCoat, method: Method, away: Float64Array, parts: Int8Array): Float64Array {
+export function capOf(coat: LineCoat, method: Method, away: Float64Array, parts: Int8Array): Float64Array {
   const thickness = new Float64Array(away.length);
-  const { clear, foam } = waveSection(wave, method);
-  const width = wave.reachSea + wave.reachUp;
+  const { middle, width, crown } = capAcross(coat, method);
   if (width === 0) return thickness;
-  const onShore = wave.along === undefined;
-  const middle = onShore ? (wave.reachSea - wave.reachUp) / 2 : 0;
-  const crown = (1.5 * (clear + foam)) / width;
+  const onShore = coat.along === undefined;
   for (let i = 0; i < away.length; i++) {
     const far = away[i]!;
     if (far === Infinity) continue;

@@ -1,5 +1,5 @@
 import { coatNames, type Site } from '#core/coat';
-import { holesOf, type Coat, type Method, type Piece, type Resin } from '#core/document';
+import { holesOf, isLine, type Coat, type Method, type Piece, type Resin } from '#core/document';
 import { bounds, fieldOf, partsOf, withoutHoles, type Bounds, type Cut, type Cutter } from '#core/geometry';
 import type { Batch } from './batch';
 import { planCoat, type CoatPlan } from './coats';
@@ -49,8 +49,8 @@ export interface PiecePlan {
   colours: ChartColours;
 }
 
-/** A wave floats in what was laid before it, and gravel stands by itself: neither runs over an edge. */
-const flows = (coat: Coat): boolean => coat.kind !== 'wave' && !(coat.kind === 'sand' && coat.how === 'gravel');
+/** A wave or a thread floats in what was laid before it, and gravel stands by itself: neither runs over an edge. */
+const flows = (coat: Coat): boolean => !isLine(coat) && !(coat.kind === 'sand' && coat.how === 'gravel');
 
 function planPour(coats: CoatPlan[], resins: Resin[], bench: Omit<Bench, 'letDowns'>): PourPlan {
   const parts = coats[0] ? partsOf(coats[0].regions).map((_, i) => i) : [0];

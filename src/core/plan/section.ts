@@ -118,6 +118,7 @@ export function sectionColour({ coats, site, means }: PiecePlan, layer: SectionL
   if (!planned || part < 0) return undefined;
   const { coat, cups } = planned;
   if (coat.kind === 'wave') return undefined;
+  if (coat.kind === 'thread') return cups[0]?.colour;
   if (!tintsOf(coat).length) return cups.find((c) => c.colour)?.colour;
   const under = stackUnder(site, coat.id, part, means.colourants);
   return under.known ? hexOn(coated(under, site, coat, part, means.colourants)) : undefined;

@@ -1,5 +1,5 @@
 import { gapWidth, groupCoats, overOf, type Site } from '#core/coat';
-import type { Coat, Method, Piece } from '#core/document';
+import { isLine, type Coat, type Method, type Piece } from '#core/document';
 import { coatRegions, waveLength, type Cut } from '#core/geometry';
 
 /** The coats of a pour in the order they are laid: where the deep goes first, the sea comes before its own beach. */
@@ -27,7 +27,7 @@ export function siteOf(piece: Piece, cut: Cut, method: Method): Site {
         coatRegions(piece.shape, piece.sea, cut, overOf(coat), {
           inset: coat.inset,
           gap: gapOf(pour, coat),
-          offAreas: coat.kind === 'sea' || coat.kind === 'sand' || coat.kind === 'wave',
+          offAreas: coat.kind === 'sea' || coat.kind === 'sand' || isLine(coat),
         }),
       ]),
     ),

@@ -1,7 +1,10 @@
 import { depthOf, kindOf, partsFromDeep, type Covers, type Site } from '#core/coat';
-import type { Coat, Colourant, WaveCoat } from '#core/document';
+import { isLine, type Coat, type Colourant, type LineCoat } from '#core/document';
 import { partsOf } from '#core/geometry';
 import { groundKnown, groundOf, hexOf, seenColour, type Rgb } from '#core/tint';
+
+/** A coat that covers a part of the board, and is not drawn along a line. */
+type Film = Exclude<Coat, LineCoat>;
 
 /** A place of a board looked down on: what a coat laid on it would meet. */
 export interface Stack {
@@ -49,15 +52,15 @@ export const hexOn = (stack: Stack): string | undefined => {
 };
 
 /** A place with one more coat on it, as thick as it is drawn. A wave lets the sea show, and a top is clear however thick. */
-export function coated(stack: Stack, site: Site, coat: Exclude<Coat, WaveCoat>, part: number, colourants: Colourant[]): Stack {
+export function coated(stack: Stack, site: Site, coat: Film, part: number, colourants: Colourant[]): Stack {
   const film = coat.kind === 'top' ? coat.cover : coat.film;
   return laidOn(stack, coverOver(site, coat, part, colourants), film, hides(coat, film));
 }
 
-const isFilm = (coat: Coat): coat is Exclude<Coat, WaveCoat> => coat.kind !== 'wave';
+const isFilm = (coat: Coat): coat is Film => !isLine(coat);
 
 /** Films among coats that reach a part of the board. */
-export const filmsIn = (site: Site, coats: Coat[], part: number): Exclude<Coat, WaveCoat>[] =>
+export const filmsIn = (site: Site, coats: Coat[], part: number): Film[] =>
   coats.filter(isFilm).filter((coat) => areaIn(site, coat, part) > 0);
 
 /** What a coat is laid over in a part of the board, through all that lies below it. */

@@ -1,5 +1,14 @@
 import { edgeOf } from '#core/craft';
-import { type Dressing, type Piece, type StepRef, type ToldBoards, type ToldStep, type ToldUse, type WaveCoat } from '#core/document';
+import {
+  type Dressing,
+  type Piece,
+  type LineCoat,
+  type StepRef,
+  type ToldBoards,
+  type ToldStep,
+  type ToldUse,
+  type WaveCoat,
+} from '#core/document';
 import { tapeOff } from '#core/prepare';
 import type { Batch } from './batch';
 import { setWith, type CoatPlan } from './coats';
@@ -23,8 +32,8 @@ function useOf(cup: Cup, plan: CoatPlan, dips = false, part = 1): ToldUse {
   return { cup: cup.id, ml, boards: [{ ...boardsOf(piece), ml: ml / piece.count }] };
 }
 
-/** Where a wave breaks, as the hand finds it. */
-function alongOf({ sea }: Piece, { along }: WaveCoat, beach: boolean): { along: 'shore' | 'island' | 'sea' | 'mid-board'; line?: string } {
+/** Where a wave breaks or a thread is drawn, as the hand finds it. */
+function alongOf({ sea }: Piece, { along }: LineCoat, beach: boolean): { along: 'shore' | 'island' | 'sea' | 'mid-board'; line?: string } {
   const line = sea.breakers?.find((b) => b.id === along)?.name;
   if (along !== undefined) return { along: beach ? 'sea' : 'mid-board', ...(line !== undefined && { line }) };
   return { along: sea.coasts?.some((c) => c.closed) ? 'island' : 'shore' };
@@ -182,16 +191,22 @@ function layFilms(session: Session, plan: CoatPlan, pour: CoatPlan[]): void {
   );
 }
 
-/** A wave: its additive, its clear line and its white at its minute, then heat. */
-function layWave(session: Session, plan: CoatPlan, pour: CoatPlan[]): void {
+/** A wave whose white lies, and has still to be moved. */
+interface Laid {
+  /** Lets it rest as long as it is to lie before the first heat, and heats it. */
+  move: () => void;
+}
+
+/** A wave's additive, its clear line and its white at its minute; its heat comes when the caller says. */
+function layWhite(session: Session, plan: CoatPlan, pour: CoatPlan[]): Laid | undefined {
   const { piece, coat, name, cups, film } = plan;
-  if (coat.kind !== 'wave') return;
+  if (coat.kind !== 'wave') return undefined;
   const { method } = session.bench;
   // more than one of either only where one would heat itself
   const whites = cups.filter((c) => c.id.role === 'white');
   const lines = cups.filter((c) => c.id.role !== 'white' && servesOf(c, plan, false).length > 0);
   const [white] = whites;
-  if (!white) return;
+  if (!white) return undefined;
   const batch = session.open(white);
   const boards = [boardsOf(piece)];
   const beach = plan.site.cut.beach.area > 0;
@@ -228,20 +243,48 @@ function layWave(session: Session, plan: CoatPlan, pour: CoatPlan[]): void {
   whites.forEach(session.openOf);
   session.add(batch, { ...shared, id: { does: 'white', ...own }, uses: whites.map((c) => useOf(c, plan)) });
   if (whiteFirst) clear();
-  if (coat.rest) {
-    session.takes(coat.rest);
-    session.add(batch, { ...shared, id: { does: 'rest', ...own }, minutes: coat.rest });
-  }
+  const laidAt = session.now;
   const flick = (): void => {
     session.takes(method.heatMinPerPass / 2);
     session.add(batch, { ...shared, id: { does: 'flick', ...own } });
   };
-  if (coat.heat === 'torch then air') flick();
-  for (let pass = 1; pass <= coat.passes; pass++) {
-    session.takes(method.heatMinPerPass);
-    session.add(batch, { ...shared, id: { does: 'heat', ...own, pass }, passes: coat.passes });
-  }
-  if (coat.heat === 'air then torch') flick();
+  return {
+    move: () => {
+      // what was laid meanwhile is part of its rest
+      const rest = (coat.rest ?? 0) - (session.now - laidAt);
+      if (rest > 0) {
+        session.takes(rest);
+        session.add(batch, { ...shared, id: { does: 'rest', ...own }, minutes: rest });
+      }
+      if (coat.heat === 'torch then air') flick();
+      for (let pass = 1; pass <= coat.passes; pass++) {
+        session.takes(method.heatMinPerPass);
+        session.add(batch, { ...shared, id: { does: 'heat', ...own, pass }, passes: coat.passes });
+      }
+      if (coat.heat === 'air then torch') flick();
+    },
+  };
+}
+
+/** A line of tint drawn into what is wet, or beside the white. */
+function layThread(session: Session, plan: CoatPlan): void {
+  const { piece, coat, name, cups, film, site } = plan;
+  const [cup] = cups;
+  if (coat.kind !== 'thread' || !cup) return;
+  const batch = session.open(cup);
+  const use = useOf(cup, plan);
+  session.takes(layMin(session.bench.method, use.ml));
+  session.add(batch, {
+    id: { does: 'pour', piece: piece.id, coat: coat.id, role: 'thread' },
+    uses: [use],
+    boards: [boardsOf(piece)],
+    coat: { name, kind: coat.kind, film },
+    thread: {
+      ...alongOf(piece, coat, site.cut.beach.area > 0),
+      lineWidth: coat.lineWidth,
+      off: coat.along === undefined ? (coat.off ?? 0) : 0,
+    },
+  });
 }
 
 /** What is set on the boards after the last wave, once the film holds it. */
@@ -280,18 +323,51 @@ function finish(session: Session, pour: CoatPlan[]): void {
   }
 }
 
+/** Coats as they are laid: where tints come after the white, the wave that follows a sea comes before it. */
+function inTurn(coats: CoatPlan[]): CoatPlan[] {
+  const laid = [...coats];
+  for (const sea of coats) {
+    if (sea.coat.kind !== 'sea' || sea.coat.order !== 'after the white') continue;
+    const wave = laid.slice(laid.indexOf(sea) + 1).find((c) => c.piece.id === sea.piece.id && c.coat.kind === 'wave');
+    if (!wave) continue;
+    laid.splice(laid.indexOf(wave), 1);
+    laid.splice(laid.indexOf(sea), 0, wave);
+  }
+  return laid;
+}
+
+/** The last of the tints and threads that are laid right after a wave, while its white lies and before it is moved. */
+function lastBeforeHeat(laid: CoatPlan[], wave: CoatPlan): CoatPlan {
+  let last = wave;
+  for (const c of laid.slice(laid.indexOf(wave) + 1)) {
+    if (c.piece.id !== wave.piece.id || !c.cups.length) continue;
+    if (c.coat.kind !== 'sea' && c.coat.kind !== 'thread') break;
+    last = c;
+  }
+  return last;
+}
+
 /**
  * The steps of a pour in the order its coats are given, with the minute each is planned to be done: films first, cup after
- * cup, then each wave at its own minute or when its white is crispest, what is set on the boards, and the end.
+ * cup, then each wave at its own minute or when its white is crispest, what is set on the boards, and the end. What is laid
+ * beside or after a white is laid before that is moved with heat.
  */
 export function planSteps(coats: CoatPlan[], batches: Batch[], bench: Pick<Bench, 'method'>): Step[] {
   const session = new Session(batches, bench);
-  for (const plan of coats) {
-    if (!plan.cups.length) continue;
-    const between = setWith(plan.piece, plan.piece.coats.indexOf(plan.coat)).filter((d) => d.when === 'between coats');
-    dress(session, plan, between, () => undefined);
-    if (plan.coat.kind === 'wave') layWave(session, plan, coats);
-    else layFilms(session, plan, coats);
+  const laid = inTurn(coats);
+  const moves = new Map<CoatPlan, Laid[]>();
+  for (const plan of laid) {
+    if (plan.cups.length) {
+      const between = setWith(plan.piece, plan.piece.coats.indexOf(plan.coat)).filter((d) => d.when === 'between coats');
+      dress(session, plan, between, () => undefined);
+      if (plan.coat.kind === 'wave') {
+        const white = layWhite(session, plan, coats);
+        const last = lastBeforeHeat(laid, plan);
+        if (white) moves.set(last, [...(moves.get(last) ?? []), white]);
+      } else if (plan.coat.kind === 'thread') layThread(session, plan);
+      else layFilms(session, plan, coats);
+    }
+    moves.get(plan)?.forEach((white) => white.move());
   }
   for (const plan of coats) dressAfter(session, plan);
   finish(session, coats);

@@ -28,11 +28,11 @@ export function sharesOf({ serves, needed }: Cup): { piece: Piece; ml: number }[
   return [...shares.values()];
 }
 
-/** Coats of some pieces in the order they are laid: all films first, piece by piece, then the waves. */
+/** Coats of some pieces in the order they are laid: all films first, piece by piece, then the waves and the threads beside them. */
 function inTurn(pieces: CoatPlan[][]): CoatPlan[] {
-  const all = pieces.flat();
-  const isWave = (c: CoatPlan): boolean => c.coat.kind === 'wave';
-  return [...all.filter((c) => !isWave(c)), ...all.filter(isWave)];
+  const late = (c: CoatPlan, own: CoatPlan[]): boolean =>
+    c.coat.kind === 'wave' || (c.coat.kind === 'thread' && own.slice(0, own.indexOf(c)).some((k) => k.coat.kind === 'wave'));
+  return [...pieces.flatMap((own) => own.filter((c) => !late(c, own))), ...pieces.flatMap((own) => own.filter((c) => late(c, own)))];
 }
 
 /** Coats that begin a mixing of their own, whatever was mixed before. */

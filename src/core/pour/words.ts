@@ -3,7 +3,7 @@ import { mixed, poured, pressed, strewn, thinned } from './words/films';
 import { covered, dressed, peeled, sidesCoated } from './words/last';
 import type { Writes } from '#core/units';
 import { amountOf, type Said, type Words } from './words/said';
-import { added, clearLine, flicked, heated, rested, whiteLaid } from './words/wave';
+import { added, clearLine, flicked, heated, rested, threaded, whiteLaid } from './words/wave';
 
 export type { Amount, Words } from './words/said';
 
@@ -14,7 +14,7 @@ function saidOf(step: ToldStep, told: Told, write: Writes): Said {
     case 'thin':
       return thinned(step, told, write);
     case 'pour':
-      return poured(step, told, write);
+      return step.id.role === 'thread' ? threaded(step, told, write) : poured(step, told, write);
     case 'press':
       return pressed(step, write);
     case 'strew':

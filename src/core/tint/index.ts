@@ -4,7 +4,7 @@ export { byEye, covers, LOOK_FILM, strengths, type Strength } from './by-eye';
 export { readColour, readColours, type ColourReading } from './read-colour';
 export { swatchOf } from './swatch';
 export { clearLayer, recipeLayer, solidsShare } from './recipe';
-export { grainGround, groundKnown, groundNamed, groundOf, ownColours, sandGround } from './ground';
+export { type Ground, grainGround, groundKnown, groundNamed, groundOf, ownColours, sandGround } from './ground';
 export { bytesOf, hexOf, lightness } from './screen';
 export { deltaE, hue, lightnessOf, MATCHES, ofHex } from './differ';
 export { contrastOf, HIDES, hidingFilm, hidingLoad, luminance, stickFilm, whitesOf } from './hides';

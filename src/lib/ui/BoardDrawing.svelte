@@ -12,7 +12,8 @@
 </script>
 
 <script lang="ts">
-  import { holesOf } from '#core/document';
+  import { threadReach } from '#core/coat';
+  import { holesOf, isLine } from '#core/document';
   import { foamStrip, rimRings, seedOf } from '#core/geometry';
   import { hourMarks } from '#core/prepare';
   import type { PiecePlan } from '#core/plan';
@@ -31,10 +32,10 @@
   const WANDER = 0.45;
   const foams = $derived(
     plan.colours.foams.flatMap((foam) => {
-      const wave = piece.coats.find((c) => c.id === foam.coatId);
-      if (wave?.kind !== 'wave') return [];
-      const { reachSea, reachUp } = wave;
-      return [{ ...foam, strip: path(foamStrip(piece.sea, wave.along, { reachSea, reachUp, wander: WANDER, seed: seedOf(wave.id) })) }];
+      const line = piece.coats.find((c) => c.id === foam.coatId);
+      if (!line || !isLine(line)) return [];
+      const reach = line.kind === 'wave' ? { ...line, wander: WANDER } : threadReach(line);
+      return [{ ...foam, strip: path(foamStrip(piece.sea, line.along, { ...reach, seed: seedOf(line.id) })) }];
     }),
   );
   /** The beach and the parts of the sea, each drawn again in the foam's colour where its strip lies. */

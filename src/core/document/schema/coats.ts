@@ -84,7 +84,7 @@ const SeaCoat = object({
   tints: Type.Array(Tint, { minItems: 1, maxItems: 8 }),
   bed: Type.Optional(from0(limits.film.max)),
   slopeId: Type.Optional(id()),
-  order: Type.Optional(Type.Enum(['deep first', 'shore first'])),
+  order: Type.Optional(Type.Enum(['deep first', 'shore first', 'after the white'])),
 });
 const GlazeCoat = object({ ...filmed, kind: Type.Literal('glaze'), tint: Tint });
 const ClearCoat = object({ ...filmed, kind: Type.Literal('clear') });
@@ -115,6 +115,16 @@ const WaveCoat = object({
   additiveInto: Type.Optional(Type.Enum(['the white', 'half of the white', 'every cup'])),
   white: Tint,
 });
+/** A tint drawn as a line along a shore, `off` mm out to sea of it, or along a breaker; `lineWidth` wide and `lineHeight` high. */
+const ThreadCoat = object({
+  ...coat,
+  kind: Type.Literal('thread'),
+  along: Type.Optional(id()),
+  off: Type.Optional(range(limits.reach)),
+  lineWidth: range(limits.lineWidth),
+  lineHeight: range(limits.lineHeight),
+  tint: Tint,
+});
 export type SealCoat = Static<typeof SealCoat>;
 export type BaseCoat = Static<typeof BaseCoat>;
 export type SandCoat = Static<typeof SandCoat>;
@@ -123,8 +133,11 @@ export type GlazeCoat = Static<typeof GlazeCoat>;
 export type ClearCoat = Static<typeof ClearCoat>;
 export type TopCoat = Static<typeof TopCoat>;
 export type WaveCoat = Static<typeof WaveCoat>;
-/** A coat whose film is given; a top's follows from its cover, a wave's from its lines and its foam. */
+export type ThreadCoat = Static<typeof ThreadCoat>;
+/** A coat whose film is given; a top's follows from its cover, a wave's from its lines and its foam, a thread's from its line. */
 export type FilmedCoat = SealCoat | BaseCoat | SandCoat | SeaCoat | GlazeCoat | ClearCoat;
-export type Coat = FilmedCoat | TopCoat | WaveCoat;
+/** A coat that is drawn along a line, and floats in the film of its pour. */
+export type LineCoat = WaveCoat | ThreadCoat;
+export type Coat = FilmedCoat | TopCoat | LineCoat;
 /** Coats stand bottom first. */
-export const Coat = tagged<Coat>(SealCoat, BaseCoat, SandCoat, SeaCoat, GlazeCoat, ClearCoat, TopCoat, WaveCoat);
+export const Coat = tagged<Coat>(SealCoat, BaseCoat, SandCoat, SeaCoat, GlazeCoat, ClearCoat, TopCoat, WaveCoat, ThreadCoat);

@@ -13,6 +13,7 @@ export const CupRole = Type.Enum([
   'bed',
   'tint',
   'glaze',
+  'thread',
   'line',
   'white',
   'clear',
@@ -98,6 +99,15 @@ export const ToldWave = object({
 });
 export type ToldWave = Static<typeof ToldWave>;
 
+/** A thread as a step sees it: along which line, how wide, and how far off it out to sea, mm. */
+export const ToldThread = object({
+  along: Type.Enum(['shore', 'island', 'sea', 'mid-board']),
+  line: Type.Optional(name()),
+  lineWidth: from0(60),
+  off: from0(300),
+});
+export type ToldThread = Static<typeof ToldThread>;
+
 /** A colourant thinned in clear before cups are coloured with it: its grams, in drops where it is counted, and the clear, ml. */
 export const ToldThinned = object({
   colourantId: id(),
@@ -124,7 +134,7 @@ export const ToldStep = object({
   uses: Type.Array(ToldUse),
   boards: Type.Array(Type.Omit(ToldBoards, ['ml'], { additionalProperties: false })),
   coat: Type.Optional(
-    object({ name: name(), kind: Type.Enum(['seal', 'base', 'sand', 'sea', 'wave', 'glaze', 'clear', 'top']), film: from0(100) }),
+    object({ name: name(), kind: Type.Enum(['seal', 'base', 'sand', 'sea', 'wave', 'thread', 'glaze', 'clear', 'top']), film: from0(100) }),
   ),
   over: Type.Optional(Type.Enum(['whole', 'sea', 'beach', 'area', 'deep', 'strip'])),
   place: Type.Optional(name()),
@@ -132,6 +142,7 @@ export const ToldStep = object({
   into: Type.Optional(name()),
   gap: Type.Optional(from0(500)),
   wave: Type.Optional(ToldWave),
+  thread: Type.Optional(ToldThread),
   passes: Type.Optional(Type.Integer({ minimum: 0, maximum: 12 })),
   loose: Type.Optional(Type.Boolean()),
   drips: Type.Optional(Type.Boolean()),

@@ -1,4 +1,4 @@
-import { kinds } from '#core/coat';
+import { kinds, type FilmWords } from '#core/coat';
 import { bulk } from '#core/craft';
 import type { Told, ToldStep, ToldThinned } from '#core/document';
 import { writeDuration, type Writes } from '#core/units';
@@ -74,7 +74,7 @@ export function poured(step: ToldStep, told: Told, write: Writes): Said {
     if (id.role === 'holes') return 'Fill the holes with clear.';
     const beforeTints = told.steps.some((s) => s.at >= step.at && s.id.does === 'pour' && s.id.role === 'tint' && s.id.piece === id.piece);
     const used = step.uses[0] && cupOf(told, step.uses[0]);
-    const holds = used && used.sandG > 0 ? (used.gravel ? 'gravel' : 'sand') : undefined;
+    const holds: FilmWords['holds'] = used && used.sandG > 0 ? (used.gravel ? 'gravel' : 'sand') : undefined;
     const words = {
       role: id.role ?? 'clear',
       name,

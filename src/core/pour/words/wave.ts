@@ -1,20 +1,22 @@
-import type { Told, ToldStep } from '#core/document';
+import type { Told, ToldStep, ToldWave } from '#core/document';
 import { writeDuration, type Writes } from '#core/units';
 import { cupOf, type Said } from './said';
 
-/** Where a wave is laid. */
-function along({ wave }: ToldStep): string {
-  switch (wave?.along) {
+/** Where a line is laid. */
+function alongLine(at: Pick<ToldWave, 'along' | 'line'> | undefined): string {
+  switch (at?.along) {
     case 'sea':
-      return `along ${wave.line ?? 'its line'}, out at sea`;
+      return `along ${at.line ?? 'its line'}, out at sea`;
     case 'mid-board':
-      return `along ${wave.line ?? 'its line'}, across the board`;
+      return `along ${at.line ?? 'its line'}, across the board`;
     case 'island':
       return 'along every shore, the island’s too';
     default:
       return 'along the shore';
   }
 }
+
+const along = ({ wave }: ToldStep): string => alongLine(wave);
 
 /** The side a wave is pushed from. */
 const from = ({ wave }: ToldStep): string =>
@@ -45,6 +47,24 @@ export function whiteLaid(step: ToldStep, write: Writes): Said {
     does: 'White is laid',
     short: 'Lay the white',
     done: 'White laid',
+  };
+}
+
+/** A thread of tint: into the wet sea, or beside the white that lies. */
+export function threaded({ thread, uses, id }: ToldStep, told: Told, write: Writes): Said {
+  const name = (uses[0] && cupOf(told, uses[0])?.name) ?? 'the tint';
+  const off = thread && thread.off > 0 ? `, ${write.length(thread.off)} out from it` : '';
+  const at = told.steps.findIndex((s) => s.id.does === 'pour' && s.id.role === 'thread' && s.id.coat === id.coat);
+  const white = told.steps.slice(0, at).some((s) => s.id.does === 'white' && s.id.piece === id.piece);
+  return {
+    says: `Draw a thread of ${name} ${alongLine(thread)}${off}.`,
+    detail: [
+      `About ${write.length(thread?.lineWidth ?? 0)} wide, uneven, from a stick or the lip of its cup.`,
+      white ? 'Beside the white and not into it.' : 'Into the wet sea: it floats in it and softens.',
+    ],
+    does: 'The thread is drawn',
+    short: `Thread of ${name}`,
+    done: `Thread of ${name} drawn`,
   };
 }
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { isLine } from '#core/document';
   import { groundsUnder } from '#core/plan';
   import { groundOf } from '#core/tint';
   import { plain } from '#core/units';
@@ -31,7 +32,7 @@
     if (!use || !shared.means) return undefined;
     const at = use.piece.coats.findIndex((c) => c.id === use.coat.id);
     if (
-      !use.piece.coats.slice(0, at).some((c) => c.kind !== 'sand' && c.kind !== 'wave') &&
+      !use.piece.coats.slice(0, at).some((c) => c.kind !== 'sand' && !isLine(c)) &&
       groundOf(use.piece.surface).internal.every((v, i) => Math.abs(v - work.means.ground[i]!) < 1e-6)
     )
       return undefined;

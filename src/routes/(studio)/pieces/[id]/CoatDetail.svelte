@@ -72,6 +72,8 @@
     <div class="grid grid-cols-2 items-start gap-x-3 gap-y-1 xl:grid-cols-3">
       {#if coat.kind === 'wave'}
         {#await import('./WavePart.svelte') then { default: WavePart }}<WavePart {plan} {coat} {change} {set} />{/await}
+      {:else if coat.kind === 'thread'}
+        {#await import('./ThreadPart.svelte') then { default: ThreadPart }}<ThreadPart {plan} {coat} {change} {set} />{/await}
       {:else if coat.kind === 'top'}
         <LiveField
           small

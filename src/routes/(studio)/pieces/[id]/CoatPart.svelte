@@ -1,6 +1,6 @@
 <script lang="ts">
   import { awaitedBy, isJoined, overOf } from '#core/coat';
-  import { limits, type Coat, type Edge, type Over, type Until } from '#core/document';
+  import { isLine, limits, type Coat, type Edge, type Over, type Until } from '#core/document';
   import { withCoat, withLying } from '#core/edit';
   import type { CoatPlan, PiecePlan } from '#core/plan';
   import { fraction, readWithin, writeShare } from '#core/units';
@@ -56,7 +56,7 @@
   }
 </script>
 
-{#if coat.kind !== 'wave'}
+{#if !isLine(coat)}
   <label class="text-soft"
     >over<select
       class="input min-h-7!"

@@ -67,7 +67,7 @@
     void editor.commit(`Move ${c.name} ${by > 0 ? 'up' : 'down'}`, (p) => withCoatMoved(p, id, to)).then(() => focusOnCoat(id));
   }
 
-  const addable: Coat['kind'][] = ['seal', 'base', 'sand', 'sea', 'wave', 'glaze', 'clear', 'top'];
+  const addable: Coat['kind'][] = ['seal', 'base', 'sand', 'sea', 'wave', 'thread', 'glaze', 'clear', 'top'];
 
   async function add(kind: Coat['kind']) {
     const { piece, means } = plan;

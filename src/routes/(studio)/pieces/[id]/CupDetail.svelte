@@ -20,7 +20,7 @@
   const volume = (ml: number): string => shared.write.volume(ml);
   const coat = $derived(plan.piece.coats.find((c) => c.id === cup.id.coat));
   const index = $derived(cup.id.tint ?? 0);
-  const isTinted = $derived(['tint', 'glaze', 'base', 'sand', 'white'].includes(cup.id.role));
+  const isTinted = $derived(['tint', 'glaze', 'base', 'sand', 'thread', 'white'].includes(cup.id.role));
   const tint = $derived(isTinted && coat ? tintsOf(coat)[index] : undefined);
   const parts = $derived(
     plan.means.colourants

@@ -4,6 +4,7 @@
   import { withLace, withLines } from '#core/edit';
   import type { PiecePlan } from '#core/plan';
   import { duration, plain, readWithin, writeDuration } from '#core/units';
+  import AlongField from './AlongField.svelte';
   import LengthField from '$lib/ui/LengthField.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
   import SchoolField from '$lib/ui/SchoolField.svelte';
@@ -66,22 +67,7 @@
   what="A reach"
   commit={(reachUp) => set('Change the reach up the beach', { reachUp })}
 />
-{#if plan.piece.sea.breakers?.length}
-  <label class="text-[13px] text-soft"
-    >breaks along<select
-      class="input min-h-7!"
-      value={coat.along ?? ''}
-      onchange={(e) => {
-        const along = e.currentTarget.value;
-        void change('Change where the wave breaks', (old) => {
-          const { along: _, ...rest } = old as Extract<Coat, { kind: 'wave' }>;
-          return along ? { ...rest, along } : rest;
-        });
-      }}
-      ><option value="">the shore</option>{#each plan.piece.sea.breakers as b (b.id)}<option value={b.id}>{b.name}</option>{/each}</select
-    ></label
-  >
-{/if}
+<AlongField {plan} {coat} {change} />
 <SchoolField
   school={lines}
   value={(coat.lines ?? 1) > 1 ? 'fine' : 'bold'}

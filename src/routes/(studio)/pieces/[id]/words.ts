@@ -18,6 +18,7 @@ export const overLabels: Record<Over['kind'], string> = {
 /** Where a coat goes, in a few words. */
 export function overWords(coat: Coat, write: Writes, { areas = [] }: Pick<Sea, 'areas'> = {}): string {
   if (coat.kind === 'wave') return coat.along === undefined ? 'along the shore' : 'along its own curve';
+  if (coat.kind === 'thread') return coat.along === undefined ? `${write.length(coat.off ?? 0)} off the shore` : 'along its own curve';
   const over = overOf(coat);
   const back = coat.inset ? `, ${write.length(coat.inset)} back from the rim` : '';
   if (over.kind === 'deep') return `${overLabels.deep}, ${writeShare(over.share)}${back}`;
