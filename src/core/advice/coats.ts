@@ -15,7 +15,7 @@ import type { Finding, Rule } from './finding';
 export const siliconeBeforeCoat: Rule = ({ plan, write }) =>
   plan.piece.coats.flatMap((coat, i, all): Finding[] => {
     const next = all[i + 1];
-    if (coat.kind !== 'wave' || coat.additive !== 'silicone' || !next || next.kind === 'seal') return [];
+    if (coat.kind !== 'wave' || coat.additive !== 'silicone' || !next || next.kind === 'seal' || next.brushed?.kind === 'sealer') return [];
     const density = mixedDensity(plan.means.resins.find((r) => r.id === next.resinId)!);
     const back = drawsBackBelow(density, RECEDING['grease or silicone']);
     return [
@@ -205,6 +205,23 @@ export const waitsInSamePour: Rule = ({ plan }) =>
             says: 'This coat is in the same pour as the one below it, and is also to wait.',
             why: 'Both cannot be so.',
             fix: 'Begin a pour of its own with it, or let it wait for nothing.',
+          },
+        ]
+      : [],
+  );
+
+/** Something that dries brushed on a film that is still wet. */
+export const brushedOnWet: Rule = ({ plan }) =>
+  plan.piece.coats.flatMap((coat): Finding[] =>
+    coat.brushed && isJoined(plan.piece.coats, coat)
+      ? [
+          {
+            code: 'brushed-on-wet',
+            severity: 'stop',
+            where: { coatId: coat.id },
+            says: `${coatName(coat)} is poured with the coat below it, and ${coat.brushed.kind} is to be brushed on between.`,
+            why: 'Nothing that dries can be brushed on wet resin.',
+            fix: 'Begin a pour of its own with it, or leave the brushing out.',
           },
         ]
       : [],

@@ -1,9 +1,9 @@
-import { foamOver, kindOf, type Covers, type Site } from '#core/coat';
+import { foamOver, type Covers, type Site } from '#core/coat';
 import type { Coat, Colourant } from '#core/document';
 import { partsOf } from '#core/geometry';
 import { seenColour, type Rgb } from '#core/tint';
 import type { Laying } from './layings';
-import { coverOver, groundStack, hides } from './stack';
+import { coverOver, groundStack, hides, mayHide } from './stack';
 import { wetWaves, type Stage } from './stage';
 
 /** A coat among what is laid; what is set and what was built below it has no colour in the models. */
@@ -29,7 +29,7 @@ export function seenThrough(layings: Laying[], parts: Int8Array, site: Site, col
     const coat = coatOf(laying);
     return coat ? [{ coat, thickness: laying.thickness, covers: coversOf(coat, site, colourants, wet) }] : [];
   });
-  const hiding = coats.filter(({ coat }) => kindOf(coat).hidesFrom !== undefined);
+  const hiding = coats.filter(({ coat }) => mayHide(coat));
   const out = new Float64Array(3 * parts.length).fill(NaN);
   const internal: Rgb = [0, 0, 0];
   for (let i = 0; i < parts.length; i++) {

@@ -1,7 +1,7 @@
 import { depthOf, kindOf, partsFromDeep, type Covers, type Site } from '#core/coat';
 import { isLine, type Coat, type Colourant, type LineCoat } from '#core/document';
 import { partsOf } from '#core/geometry';
-import { groundKnown, groundOf, hexOf, seenColour, type Rgb } from '#core/tint';
+import { brushOver, groundKnown, groundOf, hexOf, seenColour, type Rgb } from '#core/tint';
 
 /** A coat that covers a part of the board, and is not drawn along a line. */
 type Film = Exclude<Coat, LineCoat>;
@@ -22,17 +22,29 @@ export function groundStack({ piece, cut }: Pick<Site, 'piece' | 'cut'>, part: n
   return { internal, known: groundKnown(piece.surface), bare };
 }
 
+/** Whether paint is brushed on under a coat: nothing of what is below shows any more. */
+const painted = ({ brushed }: Coat): boolean => brushed?.kind === 'paint' && brushed.colour !== undefined;
+
+/** Whether a coat may hide what is below it, where it is thick enough or on paint. */
+export const mayHide = (coat: Coat): boolean => painted(coat) || kindOf(coat).hidesFrom !== undefined;
+
 /** Whether a coat so thick hides what is below it, whatever that is. @param film mm */
 export function hides(coat: Coat, film: number): boolean {
   const { hidesFrom } = kindOf(coat);
-  return hidesFrom !== undefined && film >= hidesFrom(coat);
+  return (painted(coat) && film > 0) || (hidesFrom !== undefined && film >= hidesFrom(coat));
 }
 
 /** What a coat does to what is below it in a part of the board: 0 the beach, the sea from the shore seaward, then areas. */
 export function coverOver({ piece, cut, method, regions }: Site, coat: Coat, part: number, colourants: Colourant[]): Covers {
   const order = partsFromDeep(regions.get(coat.id)!, piece.sea);
   const own = { place: Math.max(0, order.indexOf(part)), of: order.length };
-  return kindOf(coat).covers(coat, { part, parts: cut.sea.length, own, colourants, method });
+  const covers = kindOf(coat).covers(coat, { part, parts: cut.sea.length, own, colourants, method });
+  const { brushed } = coat;
+  if (!brushed) return covers;
+  return (internal, film) => {
+    brushOver(brushed, internal);
+    covers(internal, film);
+  };
 }
 
 /** A place with one more film on it. @param film mm */

@@ -32,7 +32,12 @@ export function boardSupplies(plan: PiecePlan): ToldSupply[] {
   for (const d of piece.dressings ?? []) counts.set(dressings[d.kind], (counts.get(dressings[d.kind]) ?? 0) + 1);
   const takes = (supply: Supply, amount: number, unit: ToldSupply['unit']): ToldSupply[] =>
     amount > 0 ? [{ piece: piece.id, supply, amount: amount * piece.count, unit }] : [];
+  const brushed = piece.coats.flatMap((coat) => (coat.brushed && !coat.lies ? [coat.brushed.kind] : []));
+  const brushes = (supply: 'paint' | 'sealer', is: (kind: (typeof brushed)[0]) => boolean): ToldSupply[] =>
+    takes(supply, (brushed.filter(is).length * area * PRIMER_FILM) / 1000, 'ml');
   return [
+    ...brushes('sealer', (kind) => kind === 'sealer'),
+    ...brushes('paint', (kind) => kind !== 'sealer'),
     ...(primer ? takes(primer, (surface.primerCoats * area * PRIMER_FILM) / 1000, 'ml') : []),
     ...takes('tape', tape / 1000, 'm'),
     ...(surface.underside === 'film' ? takes('film', plan.bounds.width / 1000, 'm') : []),

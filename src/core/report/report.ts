@@ -2,10 +2,10 @@ import { advise, writeStrain, type Finding } from '#core/advice';
 import type { Piece, Studio, Told } from '#core/document';
 import { coverage } from '#core/mix';
 import { clearanceOf, looseGrams, weightOf, type Batch, type PiecePlan, type Planner } from '#core/plan';
-import { regionOfTint, type Cup } from '#core/coat';
+import { coatName, regionOfTint, type Cup } from '#core/coat';
 import { say, tell } from '#core/pour';
 import { writesIn, type Writes } from '#core/units';
-import { hoursOf, sayWork, workAfter, workBefore, type Work } from '#core/prepare';
+import { hoursOf, sayBrushed, sayWork, workAfter, workBefore, workBetween, type Work } from '#core/prepare';
 import { standingOf, summaryOf } from '#core/record';
 import { meansOf, roomOf, type Asked } from './means';
 import { r } from './rounded';
@@ -151,6 +151,7 @@ export function pieceReport(piece: Piece, studio: Studio, asked: Asked) {
     regions: areasReport(plan),
     roomC: means.air(0),
     before: workBefore(piece, studio.method).map(workReport(piece, write)),
+    between: workBetween(piece, studio.method).map((b) => ({ ...sayBrushed(b.brushed, coatName(b.coat)), hours: r(hoursOf(b)) })),
     after: workAfter(piece, studio.method).map(workReport(piece, write)),
     finished: finishedReport(plan),
     pours: plan.pours.map((_, i) => pourReport(plan, i, write, planner)),

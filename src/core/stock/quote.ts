@@ -1,7 +1,7 @@
 import { handsOnSeveral } from '#core/craft';
 import type { Method, Pricing } from '#core/document';
 import type { PiecePlan } from '#core/plan';
-import { workAfter, workBefore } from '#core/prepare';
+import { workAfter, workBefore, workBetween } from '#core/prepare';
 import { costOf, type Cost } from './cost';
 import type { Materials, Taken } from './item';
 import type { Ledger } from './ledger';
@@ -43,6 +43,7 @@ export function hoursOf(plan: PiecePlan, method: Method, { setUpMin, cleanUpMin 
     ...plan.pours
       .filter((p) => p.batches.length)
       .map((p, i) => ({ does: `Pour ${i + 1}, set up and cleaned up`, hours: ((p.steps.at(-1)?.at ?? 0) + setUpMin + cleanUpMin) / 60 })),
+    hands('Brushed on between', workBetween(plan.piece, method)),
     hands('Finishing', workAfter(plan.piece, method)),
   ].filter((line) => line.hours > 0);
 }

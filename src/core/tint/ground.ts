@@ -34,7 +34,7 @@ const matt = (measured: Rgb): Ground => ({ internal: measured, bare: measured })
 const glossy = (seen: Rgb): Ground => ({ internal: [internalOf(seen[0]), internalOf(seen[1]), internalOf(seen[2])], bare: seen });
 
 /** Linear sRGB of "#rrggbb". */
-const linear = (hex: string): Rgb => {
+export const linear = (hex: string): Rgb => {
   const { r, g, b } = convertRgbToLrgb(parseHex(hex)!);
   return [r, g, b];
 };

@@ -4,6 +4,7 @@ export { byEye, covers, LOOK_FILM, strengths, type Strength } from './by-eye';
 export { readColour, readColours, type ColourReading } from './read-colour';
 export { swatchOf } from './swatch';
 export { clearLayer, recipeLayer, solidsShare } from './recipe';
+export { brushOver } from './brushed';
 export { type Ground, grainGround, groundKnown, groundNamed, groundOf, ownColours, sandGround } from './ground';
 export { bytesOf, hexOf, lightness } from './screen';
 export { deltaE, hue, lightnessOf, MATCHES, ofHex } from './differ';

@@ -27,6 +27,10 @@ export const Over = tagged<Over>(
 export const Until = Type.Enum(['tacky', 'recoat', 'hard']);
 export type Until = Static<typeof Until>;
 
+/** What is brushed on and dried before a coat, and is no resin: of a sealer nothing is seen; a wash tints what it is over, paint hides it. */
+export const Brushed = object({ kind: Type.Enum(['sealer', 'wash', 'paint']), colour: Type.Optional(colour()) });
+export type Brushed = Static<typeof Brushed>;
+
 /**
  * What every coat has. `name` is the artist's own; `samePour` joins it to the one below, if there is one; `ownBatch` begins a new mixing of its resin all the same.
  * Left out: `over` is the ordinary part for its kind, `edge` the board's; `inset` keeps it back from the rim, mm;
@@ -43,6 +47,7 @@ const coat = {
   edge: Type.Optional(Edge),
   inset: Type.Optional(range(limits.inset)),
   waits: Type.Optional(object({ coatId: id(), until: Until })),
+  brushed: Type.Optional(Brushed),
   lies: Type.Optional(object({ on: Type.Optional(date()) })),
 };
 /** A film follows the ground when it is spread by hand, and levels itself when it is poured. */

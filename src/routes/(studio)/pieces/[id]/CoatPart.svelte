@@ -1,9 +1,10 @@
 <script lang="ts">
   import { awaitedBy, isJoined, overOf } from '#core/coat';
-  import { isLine, limits, type Coat, type Edge, type Over, type Until } from '#core/document';
+  import { isLine, limits, type Brushed, type Coat, type Edge, type Over, type Until } from '#core/document';
   import { withCoat, withLying } from '#core/edit';
   import type { CoatPlan, PiecePlan } from '#core/plan';
   import { fraction, readWithin, writeShare } from '#core/units';
+  import ColourWells from '$lib/ui/ColourWells.svelte';
   import LengthField from '$lib/ui/LengthField.svelte';
   import { zone } from '$lib/zone';
   import { minutes } from '$lib/ui/clock.svelte';
@@ -44,6 +45,17 @@
     const { id } = coat;
     void editor.commit(lies ? `Take ${c.name} for poured` : `Take ${c.name} for still to pour`, (p) => withLying(p, id, lies));
   }
+
+  const brushes = [
+    { kind: 'sealer', label: 'a sealer that is no resin' },
+    { kind: 'wash', label: 'a thin wash of colour' },
+    { kind: 'paint', label: 'paint that covers' },
+  ] as const satisfies { kind: Brushed['kind']; label: string }[];
+  const brush = (kind: string, own?: string) =>
+    change(`Change what is brushed on before ${c.name}`, ({ brushed: _, ...rest }) => {
+      const found = brushes.find((b) => b.kind === kind);
+      return (found ? { ...rest, brushed: { kind: found.kind, ...(own !== undefined && { colour: own }) } } : rest) as Coat;
+    });
 
   function wait(value: string) {
     void change(`Change what ${c.name} waits for`, (old) => {
@@ -156,6 +168,23 @@
     >
   {/if}
 </div>
+{#if !isJoined(plan.piece.coats, coat) || coat.brushed}
+  <div class="text-soft">
+    <label
+      >brushed on before it<select class="input min-h-7!" value={coat.brushed?.kind ?? ''} onchange={(e) => brush(e.currentTarget.value)}
+        ><option value="">nothing</option>{#each brushes as b (b.kind)}<option value={b.kind}>{b.label}</option>{/each}</select
+      ></label
+    >
+    {#if coat.brushed && coat.brushed.kind !== 'sealer'}
+      <ColourWells
+        name="Colour of the {coat.brushed.kind}"
+        colours={coat.brushed.colour ? [coat.brushed.colour] : []}
+        most={1}
+        onchange={([own]) => brush(coat.brushed!.kind, own)}
+      />
+    {/if}
+  </div>
+{/if}
 {#if plan.means.resins.length > 1}
   <label class="text-soft"
     >resin<select

@@ -2,9 +2,11 @@
   import { Dialog } from 'bits-ui';
   import { untrack } from 'svelte';
   import { goto } from '$app/navigation';
+  import { coatName } from '#core/coat';
   import { limits } from '#core/document';
   import type { PiecePlan } from '#core/plan';
   import { sameCups, tell } from '#core/pour';
+  import { sayBrushed, workBetween } from '#core/prepare';
   import { whatIsBelow, type Standing } from '#core/record';
   import { roomAt, steady } from '#core/air';
   import { readWithin, temperature } from '#core/units';
@@ -54,6 +56,9 @@
   const pour = $derived(plan.pours[number]);
   /** What is not as it should be below this pour, in sentences. */
   const below = $derived(open ? whatIsBelow(plan, standing, number, Date.now(), dayAndTime) : []);
+
+  /** What is to have been brushed on before it, and be dry. */
+  const brushed = $derived(workBetween(piece, plan.means.method).filter((b) => pour?.coats.some((c) => c.coat.id === b.coat.id)));
 
   const reading = $derived(read(text));
   const session = $derived(pour?.batches.length ? planner.together([{ plan, pour: number }], plan.means) : undefined);
@@ -114,6 +119,7 @@
         {#each below as sentence (sentence)}
           <p class="border-l-3 border-warn bg-warnground px-3 py-2 text-warn">{sentence}</p>
         {/each}
+        {#each brushed as b (b.coat.id)}<p>{sayBrushed(b.brushed, coatName(b.coat)).does}</p>{/each}
         <Field
           label="Temperature at the bench now"
           bind:text

@@ -29,8 +29,13 @@ export function overWords(coat: Coat, write: Writes, { areas = [] }: Pick<Sea, '
 
 const until = { tacky: 'no longer runs', recoat: 'opens', hard: 'is hard' };
 
-/** What a coat waits for, in a few words. */
-export function waitWords(plan: PiecePlan, { coat, number }: CoatPlan): string {
+/** What a coat waits for, in a few words, with what is brushed on before it. */
+export function waitWords(plan: PiecePlan, c: CoatPlan): string {
+  const { brushed, lies } = c.coat;
+  return awaited(plan, c) + (brushed && !lies ? `, on a dry ${brushed.kind}` : '');
+}
+
+function awaited(plan: PiecePlan, { coat, number }: CoatPlan): string {
   if (coat.lies) return coat.lies.on ? `on it since ${dayMonth(Date.parse(coat.lies.on))}` : 'on it already';
   if (number === 1) return plan.piece.surface.primer === 'none' ? 'on the board' : 'after primer is dry';
   const joined = isJoined(plan.piece.coats, coat);
@@ -40,10 +45,10 @@ export function waitWords(plan: PiecePlan, { coat, number }: CoatPlan): string {
   }
   if (joined) return `same pour as ${number - 1}`;
   const waits = awaitedBy(plan.piece.coats, coat);
-  const awaited = waits && plan.coats.find((c) => c.coat.id === waits.coatId);
-  const below = plan.pours.find((p) => p.coats.some((c) => (awaited ? c === awaited : c.number === number - 1)))?.batches.at(-1);
-  if (awaited && waits.until !== 'recoat')
-    return `when ${awaited.number} ${until[waits.until]}${below ? `, ${plain((waits.until === 'hard' ? below.windows.fullCure : below.windows.nextCoat.from) / 60, 0)} h` : ''}`;
+  const other = waits && plan.coats.find((c) => c.coat.id === waits.coatId);
+  const below = plan.pours.find((p) => p.coats.some((c) => (other ? c === other : c.number === number - 1)))?.batches.at(-1);
+  if (other && waits.until !== 'recoat')
+    return `when ${other.number} ${until[waits.until]}${below ? `, ${plain((waits.until === 'hard' ? below.windows.fullCure : below.windows.nextCoat.from) / 60, 0)} h` : ''}`;
   return below ? `after ${writeSpan(below.windows.nextCoat.from, below.windows.nextCoat.until)}` : 'on its own';
 }
 

@@ -2,10 +2,10 @@
   import { advise } from '#core/advice';
   import type { Settings } from '#core/document';
   import type { Paper } from '#core/formats';
-  import type { Cup } from '#core/coat';
+  import { coatName, type Cup } from '#core/coat';
   import { joinsOf } from '#core/edit';
   import { clearanceOf, weightOf, type PiecePlan } from '#core/plan';
-  import { edgeAmounts, hoursOf, sayWork, workAfter, workBefore, type Work } from '#core/prepare';
+  import { edgeAmounts, hoursOf, sayBrushed, sayWork, workAfter, workBefore, workBetween, type Work } from '#core/prepare';
   import { plain, writeHours } from '#core/units';
   import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
@@ -49,6 +49,7 @@
   /** All that goes into a cup, in a line. */
   const contents = (cup: Cup): string => writeContents(contentsOf(cup), shared.write).join(' + ');
   const total = (list: Work[]): string => writeHours(hoursOf(...list));
+  const between = $derived(workBetween(piece, plan.means.method));
   const [before, after] = $derived([workBefore(piece, plan.means.method), workAfter(piece, plan.means.method)]);
 </script>
 
@@ -205,6 +206,9 @@
   <div class="mt-2 grid grid-cols-2 gap-x-5 border-t border-line pt-1">
     {@render work('Before the first pour', before)}
     {@render work('After the last', after)}
+    {#each between as b (b.coat.id)}<p class="col-span-full">
+        {sayBrushed(b.brushed, coatName(b.coat)).does} <span class="text-soft">{writeHours(hoursOf(b))}</span>
+      </p>{/each}
   </div>
   {#if findings.length}
     <section class="mt-2 border-t border-line pt-1">
