@@ -15,13 +15,13 @@ const groups = [
   },
   {
     name: 'amounts',
-    test: /src\/core\/(mix\/(?!measured|rounded|proportion|typed-dose)|tint\/(?!build|by-eye|card|counted|differ|match|measure|read-colour|slope|swatch|target)|coat|prepare\/(?!words|dial|additive)|advice\/(cautions|finding))|node_modules\/culori\//,
+    test: /src\/core\/(mix\/(?!measured|rounded|proportion|typed-dose)|tint\/(?!build|by-eye|card|counted|differ|match|measure|read-colour|slope|swatch|target)|coat|prepare\/(?!words|dial|additive|between)|advice\/(cautions|finding))|node_modules\/culori\//,
     priority: 2,
     minShareCount: 4,
   },
   {
     name: 'parts',
-    test: /src\/lib\/(store\/(?!reads)|zone|ui\/(?!standings|Field|LiveField|LengthField|NameField|SchoolField|ruler|TideLine|Thumb|BoardDrawing|together|LineChart|table|PaperPage|Findings))|src\/core\/(record\/(times|summary|session)|edit\/(tenth|ids|coats))|node_modules\/(microdiff|tinykeys)\//,
+    test: /src\/lib\/(store\/(?!reads)|zone|ui\/(?!standings|Field|LiveField|LengthField|NameField|SchoolField|ruler|TideLine|Thumb|BoardDrawing|together|LineChart|table|PaperPage|Findings))|src\/core\/(record\/(times|summary|session)|edit\/(tenth|ids))|node_modules\/(microdiff|tinykeys)\//,
     priority: 0,
     minShareCount: 5,
   },

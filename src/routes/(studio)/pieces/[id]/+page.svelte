@@ -13,7 +13,6 @@
   import Above from './Above.svelte';
   import Chart from './Chart.svelte';
   import Coats from './Coats.svelte';
-  import Cups from './Cups.svelte';
   import { Drawing } from './drawing.svelte';
   import { PieceEditor } from './editor.svelte';
   import StartPour from './StartPour.svelte';
@@ -146,15 +145,15 @@
                 findings={findings.filter((f) => f.where.coatId === selected)}
                 onmoved={(id) => focusOn(`coat ${id}`)}
                 onback={close}
-              />{/await}{:else}<Cups
-              {editor}
-              {plan}
-              {drawing}
-              {pour}
-              number={pourIndex + 1}
-              findings={ofPour}
-              onselect={(id) => (chosen = id)}
-            />{/if}
+              />{/await}{:else}{#await import('./Cups.svelte') then { default: Cups }}<Cups
+                {editor}
+                {plan}
+                {drawing}
+                {pour}
+                number={pourIndex + 1}
+                findings={ofPour}
+                onselect={(id) => (chosen = id)}
+              />{/await}{/if}
         </div>
       </div>
     </div>

@@ -1,7 +1,6 @@
 <script lang="ts">
   import type { DndEvent } from 'svelte-dnd-action';
   import type { Finding } from '#core/advice';
-  import { newCoatId, resinFor, withCoatAdded, withCoatMoved, withCoatOrder } from '#core/edit';
   import type { Coat } from '#core/document';
   import type { CoatPlan, PiecePlan } from '#core/plan';
   import { shared } from '$lib/store/shared.svelte';
@@ -52,28 +51,35 @@
   const rows = $derived(dragged ?? stored);
   const marks = (c: CoatPlan): string | undefined => findings.find((f) => f.where.coatId === c.coat.id && f.severity !== 'note')?.severity;
 
-  function drop({ detail }: CustomEvent<DndEvent<Row>>) {
-    dragged = undefined;
+  /** What changes them is fetched when something is changed. */
+  const edits = () => import('#core/edit');
+
+  async function drop({ detail }: CustomEvent<DndEvent<Row>>) {
+    dragged = detail.items;
     const ids = detail.items.map((row) => row.coatId).reverse();
+    const { withCoatOrder } = await edits();
     if (ids.join() !== plan.piece.coats.map((c) => c.id).join())
       void editor.commit('Put the coats in another order', (p) => withCoatOrder(p, ids));
+    dragged = undefined;
   }
 
-  function key(event: KeyboardEvent, c: CoatPlan) {
+  async function key(event: KeyboardEvent, c: CoatPlan) {
     const by = event.altKey ? { ArrowUp: 1, ArrowDown: -1 }[event.key] : undefined;
     if (!by) return;
     event.preventDefault();
     const [id, to] = [c.coat.id, c.number - 1 + by];
-    void editor.commit(`Move ${c.name} ${by > 0 ? 'up' : 'down'}`, (p) => withCoatMoved(p, id, to)).then(() => focusOnCoat(id));
+    const { withCoatMoved } = await edits();
+    await editor.commit(`Move ${c.name} ${by > 0 ? 'up' : 'down'}`, (p) => withCoatMoved(p, id, to));
+    await focusOnCoat(id);
   }
 
   const addable: Coat['kind'][] = ['seal', 'base', 'sand', 'sea', 'wave', 'thread', 'glaze', 'clear', 'top'];
 
   async function add(kind: Coat['kind']) {
     const { piece, means } = plan;
+    const { newCoatId, resinFor, startingCoat, withCoatAdded } = await edits();
     const resinId = resinFor(piece.coats, kind) ?? means.resins[0]?.id;
     if (!resinId || piece.coats.length >= 12) return;
-    const { startingCoat } = await import('#core/edit');
     const coat = startingCoat(kind, newCoatId(piece, kind), resinId, piece.sea.edges.length + 1, means);
     await editor.commit(`Add a coat of ${kind}`, (p) => withCoatAdded(p, coat));
     selected = coat.id;
