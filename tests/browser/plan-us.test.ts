@@ -118,3 +118,49 @@ visit('in US units and marked cups: a beachless sea', { server: plainServer }, a
   await page.getByRole('combobox', { name: 'how it is laid' }).selectOption('spread');
   assert.equal(await film.inputValue(), '0.038 in', 'a film of one’s own stays');
 });
+
+visit('in US units and marked cups: a half-poured panel', { server: plainServer }, async ({ page }) => {
+  await inUsCups(page);
+  await follow(page, '/pieces/new');
+  await page.getByLabel('Name').fill('Half a cove');
+  await page.getByRole('button', { name: 'Put it on the table' }).click();
+  await page.getByText(/^panel 16 × 12 × 3\/4 in/).waitFor();
+  const top = (await cupRow(page, 'White'))[0];
+  assert.ok(top);
+  await openCoat(page, /^3 Wave/);
+  await page.getByRole('checkbox', { name: 'on the board already, and all below it' }).check();
+  await page.getByText('Begun before: scuff and wipe before the next coat').waitFor();
+  // a day that has not come is refused, and nothing is stored of it
+  await page.getByLabel('poured on, if you know').fill('2199-01-01');
+  await page.getByLabel('poured on, if you know').blur();
+  await page.getByText('Begun before: scuff and wipe before the next coat').waitFor();
+  await page.getByLabel('poured on, if you know').fill('2026-01-15');
+  await page.getByText('Scuff and wipe before the next coat', { exact: true }).waitFor();
+  await page.keyboard.press('Escape');
+  await page.getByText('These coats are on the board already, so nothing is mixed for them.').waitFor();
+  for (const name of [/^3 Wave/, /^2 Sea/, /^1 Sand/])
+    assert.match(await page.getByRole('button', { name }).innerText(), /on it since 15 Jan/);
+
+  // only the top is left to mix, and nothing of it is weighed
+  await page.getByRole('button', { name: /^4 Clear top/ }).click();
+  const cups = page.getByRole('region', { name: 'Cups for pour 2' });
+  await cups.getByRole('button', { name: 'Clear' }).waitFor();
+  assert.doesNotMatch(await cups.innerText(), WEIGHT);
+  await page.getByRole('button', { name: 'Start the pour' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByText(/What lies below no longer bonds by itself/).waitFor();
+  assert.match(await dialog.getByRole('option', { name: /on it already/ }).innerText(), /^1: Sand/);
+  await dialog.getByRole('button', { name: 'Pour it all the same' }).click();
+  await page.waitForURL('**/pour/**');
+  await page.getByText('Bring A and B together, and press as they meet.').waitFor();
+  assert.doesNotMatch(await page.getByRole('main').innerText(), WEIGHT);
+
+  // it was never poured here, so the log has the one pour; on the sheet it stands as what lies
+  await follow(page, '/pieces/half-a-cove/print');
+  const sheet = page.getByRole('article', { name: 'Piece sheet of Half a cove' });
+  await sheet.waitFor();
+  const text = await sheet.innerText();
+  assert.match(text, /on it since 15 Jan/);
+  assert.match(text, /Scuff what lies on it/);
+  assert.doesNotMatch(text, WEIGHT);
+});

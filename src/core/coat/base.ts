@@ -1,4 +1,4 @@
-import { startingFilm, startingWhite } from '#core/craft';
+import { startingBase, startingFilm } from '#core/craft';
 import { tintsOf, type BaseCoat } from '#core/document';
 import { partsOf, type CoatRegions } from '#core/geometry';
 import { additiveFor } from './additive';
@@ -42,7 +42,7 @@ export const base: Kind<BaseCoat> = {
     kind: 'base',
     samePour: false,
     film: startingFilm('base', 'poured', resin),
-    tint: onShelf({ ...startingWhite(limit), name: 'Base' }),
+    tint: onShelf(startingBase(limit)),
   }),
   film: ({ film }) => film,
   cups,

@@ -29,6 +29,6 @@ export { hasBeach, startingSea, type StartingSea, startingSeas } from './seas';
 export { slopeCupName, slopeCupNames, slopeCups, startingSlope } from './slopes';
 export { standIns } from './stand-ins';
 export { emptyStudio } from './studio';
-export { onShelf, startingBeach, startingTints, startingWhite, tintedSand } from './tints';
+export { onShelf, startingBase, startingBeach, startingTints, startingWhite, tintedSand } from './tints';
 export { edgeOf, openOf, torched } from './ways';
 export { back, otherHand, rehanded, turns } from './turns';

@@ -41,3 +41,9 @@ export const startingBeach: Tint = {
 
 /** What the resin of a sand beach is tinted with, to begin with. */
 export const tintedSand: Tint = { name: 'Tinted sand', recipe: [{ colourantId: 'tan', load: 0.004 }] };
+
+/** A white base: half of what its maker allows at the most, so that a colour can still be added. */
+export const startingBase = (loadLimit: number): Tint => ({
+  name: 'Base',
+  recipe: [{ colourantId: 'white-paste', load: Math.min(0.03, loadLimit / 2) }],
+});

@@ -32,7 +32,7 @@
   {/if}
   {#if tints.length < Math.min(8, most)}<button
       type="button"
-      class="block underline"
+      class="block text-left underline"
       onclick={() => act('Give the base another tint', withBaseTint)}>Another tint, toward the beach</button
     >{/if}
 </div>

@@ -68,7 +68,7 @@
                     <span class="h-4 w-5 shrink-0 rounded-[2px] border border-line" style:background-color={cup.colour ?? 'transparent'}
                     ></span>
                     <span
-                      >{cup.name}{#if hasFinding(cup.key)}<span class="ml-1 font-bold text-buoy">{hasFinding(cup.key)}</span>{/if}</span
+                      >{cup.name}{#if hasFinding(cup.key)}{' '}<span class="font-bold text-buoy">{hasFinding(cup.key)}</span>{/if}</span
                     >
                   </button>
                 </th>

@@ -22,7 +22,7 @@
     value={coat.off ?? 0}
     range={limits.reach}
     what="A distance"
-    hint="out to sea; for a line of your own, add a wave out at sea under Add and run it along that"
+    hint="out to sea"
     commit={(off) => set('Move the thread', { off })}
   />
 {/if}

@@ -32,7 +32,7 @@ const until = { tacky: 'no longer runs', recoat: 'opens', hard: 'is hard' };
 /** What a coat waits for, in a few words, with what is brushed on before it. */
 export function waitWords(plan: PiecePlan, c: CoatPlan): string {
   const { brushed, lies } = c.coat;
-  return awaited(plan, c) + (brushed && !lies ? `, on a dry ${brushed.kind}` : '');
+  return (brushed && !lies ? `on a dry ${brushed.kind}, ` : '') + awaited(plan, c);
 }
 
 function awaited(plan: PiecePlan, { coat, number }: CoatPlan): string {

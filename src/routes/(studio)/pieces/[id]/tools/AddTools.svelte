@@ -34,7 +34,7 @@
   <button
     type="button"
     class="chip"
-    title="A line along which a wave coat may break out at sea"
+    title="A line along which a wave may break out at sea, or a thread run"
     onclick={() => add('Add a breaker', withBreaker, (p) => `breaker:${p.sea.breakers?.at(-1)?.id}`)}>a wave out at sea</button
   >
   {#each ['sky', 'land'] as const as kind (kind)}
