@@ -96,3 +96,60 @@ visit('a base of several tints', { server: plainServer }, async ({ page }) => {
   await page.getByRole('button', { name: 'take it off', exact: true }).first().click();
   await page.getByRole('button', { name: /^1 Base\b(?!,)/ }).waitFor();
 });
+
+visit(
+  'a whole curve is moved by its line and by the arrow keys; a sea that does not fit is not drawn',
+  { server: plainServer },
+  async ({ page }) => {
+    await follow(page, '/pieces/new');
+    await page.getByLabel('Name').fill('Moved');
+    await page.getByLabel('Shape').selectOption('heart');
+    await page.getByRole('button', { name: 'Put it on the table' }).click();
+    const shore = page.getByRole('slider', { name: 'Shoreline, the whole curve' });
+    const first = page.getByLabel('down');
+    await shore.waitFor();
+    const mm = async (): Promise<number> => Number.parseFloat(await first.inputValue());
+    const was = await mm();
+    await shore.focus();
+    await page.keyboard.press('Shift+ArrowUp');
+    await until(mm, (v) => Math.abs(v - (was - 10)) < 0.11, 'ten up with shift');
+    await page.keyboard.press('ArrowDown');
+    await until(mm, (v) => Math.abs(v - (was - 9)) < 0.11, 'one down');
+
+    // pulled by its line, where no point is
+    const points = page.getByRole('slider', { name: /^Shoreline, point/ });
+    const [a, b] = [(await points.nth(1).boundingBox())!, (await points.nth(2).boundingBox())!];
+    const [x, y] = [(a.x + b.x + a.width) / 2, (a.y + b.y + a.height) / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x, y - 30, { steps: 6 });
+    await page.mouse.up();
+    await until(mm, (v) => v < was - 20, 'the whole curve went up with it');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await until(mm, (v) => Math.abs(v - (was - 9)) < 0.11, 'undone as one');
+
+    // two thirds fits; the top third seen from the tip of the heart does not
+    await page.getByRole('tab', { name: 'Sea' }).click();
+    await page.getByRole('button', { name: 'two thirds' }).click();
+    await page.getByLabel('beach at the').selectOption('far side');
+    await page.getByRole('button', { name: 'top third' }).click();
+    await page.getByText(/^Top third does not fit this shape: one of its parts has no room\./).waitFor();
+    await page.getByRole('button', { name: 'open sea' }).click();
+    await until(
+      () => page.getByRole('button', { name: /^\d Sand/ }).count(),
+      (n) => n === 0,
+      'no beach, no sand',
+    );
+  },
+);
+
+visit('another layer like these', { server: plainServer }, async ({ page }) => {
+  await follow(page, '/pieces/new');
+  await page.getByLabel('Name').fill('Deep');
+  await page.getByRole('button', { name: 'Put it on the table' }).click();
+  await page.getByRole('button', { name: 'Pour another layer like these' }).click();
+  await page.getByRole('region', { name: 'Cups for pour 2' }).getByRole('button', { name: 'Deep' }).waitFor();
+  await page.getByRole('button', { name: /^5 Wave 2/ }).waitFor();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: /^4 Clear top/ }).waitFor();
+});

@@ -37,6 +37,28 @@ const starts = {
     ],
     coasts: [],
   },
+  'top third': {
+    says: 'The sea in the far third, and the beach below it.',
+    shore: [
+      across([0.35, 0.34, 0.36, 0.33, 0.34]),
+      across([0.28, 0.27, 0.29, 0.26, 0.27]),
+      across([0.21, 0.2, 0.22, 0.19, 0.2]),
+      across([0.14, 0.13, 0.15, 0.12, 0.13]),
+      across([0.07, 0.06, 0.08, 0.05, 0.06]),
+    ],
+    coasts: [],
+  },
+  'two thirds': {
+    says: 'The sea over two thirds, and a strip of beach.',
+    shore: [
+      across([0.69, 0.66, 0.69, 0.64, 0.66]),
+      across([0.56, 0.53, 0.57, 0.52, 0.54]),
+      across([0.42, 0.39, 0.43, 0.38, 0.41]),
+      across([0.28, 0.25, 0.29, 0.24, 0.27]),
+      across([0.14, 0.11, 0.15, 0.1, 0.13]),
+    ],
+    coasts: [],
+  },
   'corner cove': {
     says: 'A beach in one corner, and the sea arching round it.',
     shore: [arch(0.8), arch(0.98), arch(1.14), arch(1.3), arch(1.46)],

@@ -76,3 +76,43 @@ export function withoutPoint(piece: Piece, key: string, index: number): Piece {
   if (!line || line.points.length <= (line.closed ? 3 : 2)) return piece;
   return { ...piece, sea: withLine(piece.sea, key, (points) => points.filter((_, i) => i !== index)) };
 }
+
+/** How far a curve may be moved so that none of its points leaves the board. */
+function within(points: Point[], { x, y }: Point, w: number, h: number): Point {
+  const xs = points.map((p) => p.x);
+  const ys = points.map((p) => p.y);
+  return {
+    x: held(x, -Math.min(...xs), w - Math.max(...xs)),
+    y: held(y, -Math.min(...ys), h - Math.max(...ys)),
+  };
+}
+
+/**
+ * A piece with a whole curve moved, to a tenth of a mm, as far as the board goes. The ends of an open shore or edge slide
+ * along their sides, and its other points keep their place to each other.
+ * @param by mm
+ */
+export function withLineMoved(piece: Piece, key: string, by: Point): Piece {
+  const line = linesOf(piece.sea).find((l) => l.key === key);
+  if (!line) throw new RangeError(`no curve ${key}`);
+  const [w, h] = boxOf(piece.shape);
+  const last = line.points.length - 1;
+  const slides = !line.closed && !key.startsWith('breaker');
+  // ends that lie on the sides hold the rest back along the shore only
+  const inner = slides && last > 1 ? line.points.slice(1, last) : line.points;
+  const ends = slides ? [line.points[0]!, line.points[last]!] : [];
+  const free = within(inner, by, w, h);
+  const along = ends.reduce((move, p) => {
+    const moved = within([p], move, w, h);
+    const upright = p.x === 0 || p.x === w;
+    return upright ? { x: move.x, y: moved.y } : { x: moved.x, y: move.y };
+  }, free);
+  const points = line.points.map((p, i) => {
+    const to = { x: p.x + along.x, y: p.y + along.y };
+    const at = slides && (i === 0 || i === last) ? onSides(to, w, h) : to;
+    return { x: tenth(at.x), y: tenth(at.y) };
+  });
+  const run = line.closed ? [...points, points[0]!] : points;
+  if (run.some((p, i) => i > 0 && Math.hypot(p.x - run[i - 1]!.x, p.y - run[i - 1]!.y) < APART)) return piece;
+  return { ...piece, sea: withLine(piece.sea, key, () => points) };
+}

@@ -18,16 +18,17 @@ export {
   withoutCoat,
   withTint,
 } from './coats';
-export { withoutPoint, withPoint, withPointAdded } from './curves';
+export { withLineMoved, withoutPoint, withPoint, withPointAdded } from './curves';
 export { withDressing, withDressingChanged, withoutDressing } from './dressings';
 export { duplicated } from './duplicate';
 export { freeId, pieceIdFor } from './ids';
 export { type BoardAnswers, startingBoard, startingCoat, startingPiece } from './new-piece';
+export { canLayerAgain, withLayerAgain } from './layer';
 export { withLying } from './lying';
 export { movedTo } from './move';
 export { withDrawnSea, withParts, withSea, withSeaOf } from './parts';
 export { acrossRow, joinsOf, meetingNeighbours, rowOf, type Join, type Placed } from './row';
 export { withShape } from './shape';
-export { mirrored, withSide, withStartingSea } from './sides';
+export { mirrored, seaMisfit, withSide, withStartingSea } from './sides';
 export { keptLoad, slopeTints, withCupCount, withCupInserted, withoutCup, withSlope } from './slopes';
 export { withLace, withLines } from './wave';

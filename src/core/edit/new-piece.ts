@@ -2,6 +2,7 @@ import { kinds } from '#core/coat';
 import { hasBeach, onShelf, startingSea, startingTints, type StartingSea } from '#core/craft';
 import { boxOf, type Beach, type Coat, type Edge, type Piece, type Shape, type Studio, type Surface, type Use } from '#core/document';
 import { beachOf } from './beach';
+import { sideFor } from './handle';
 
 /** Parts of a starting sea. */
 const PARTS = startingTints.length;
@@ -65,7 +66,8 @@ export function startingPiece(
   laid: Beach | 'bare' = 'in resin',
 ): Piece {
   const { resinId, ...board } = answers;
-  const drawn = startingSea(sea, boxOf(board.shape), PARTS - 1);
+  const side = sideFor(sea, board.shape, PARTS, board.shape.kind === 'plank' ? 'left' : 'far');
+  const drawn = startingSea(sea, boxOf(board.shape), PARTS - 1, side);
   const beach = hasBeach(sea);
   const kinds: Coat['kind'][] = beach && laid !== 'bare' ? ['sand', 'sea', 'wave', 'top'] : ['sea', 'wave', 'top'];
   return {

@@ -33,23 +33,27 @@ test('every starting sea on every side of every shape: the regions add up to the
 });
 
 test('the starting seas are different pictures', () => {
-  const cuts = startingSeas.map(({ name }) => cutBoard(panel, [], startingSea(name, [400, 300], 4)));
-  const at = (cut: Cut, x: number, y: number) => partOf({ x, y }, cut);
+  const cuts = new Map(startingSeas.map(({ name }) => [name, cutBoard(panel, [], startingSea(name, [400, 300], 4))]));
+  const at = (name: string, x: number, y: number) => partOf({ x, y }, cuts.get(name as 'island')!);
   const spots: [number, number][] = [
     [200, 285],
     [20, 285],
     [380, 285],
     [200, 20],
     [200, 110],
+    [200, 190],
   ];
-  const pictures = cuts.map((cut) => spots.map(([x, y]) => at(cut, x, y)).join());
+  const pictures = [...cuts.keys()].map((name) => spots.map(([x, y]) => at(name, x, y)).join());
   assert.equal(new Set(pictures).size, startingSeas.length);
   // an island is beach in the middle of the sea, two beaches have sand on both sides
-  assert.equal(at(cuts[3]!, 200, 108), 0);
-  assert.equal(at(cuts[2]!, 200, 10), 0);
-  assert.equal(at(cuts[2]!, 200, 290), 0);
-  assert.equal(at(cuts[1]!, 10, 290), 0);
-  assert.equal(at(cuts[1]!, 390, 290), 5);
+  assert.equal(at('island', 200, 108), 0);
+  assert.equal(at('two beaches', 200, 10), 0);
+  assert.equal(at('two beaches', 200, 290), 0);
+  assert.equal(at('corner cove', 10, 290), 0);
+  assert.equal(at('corner cove', 390, 290), 5);
+  // a third of the board is sea, and two thirds are
+  const share = (name: 'top third' | 'two thirds') => 1 - cuts.get(name)!.beach.area / 120_000;
+  assert.ok(Math.abs(share('top third') - 1 / 3) < 0.02 && Math.abs(share('two thirds') - 2 / 3) < 0.02);
 });
 
 test('a level shore on any side parts the board as anyone can work out', () => {

@@ -51,7 +51,7 @@ test('a sky is followed to the end: for several boards, in every way of writing'
 test('turning, mirroring and another sea keep sky and land what they are; taking one off takes its coat', () => {
   const p = skied();
   const own = areasOf(p);
-  for (const other of [mirrored(p), withSide(withSide(p, 'left'), 'far'), withStartingSea(p, 'island')])
+  for (const other of [mirrored(p), withSide(withSide(p, 'left'), 'far'), withStartingSea(p, 'island', empty)])
     areasOf(other).forEach((area, i) => near(area, own[i]!, own[i]! * 0.01));
   areasOf(withSide(p, 'near')).forEach((area, i) => near(area, own[i]!, own[i]! * 0.01));
   const bare = withoutLine(withoutLine(p, 'area:sky-1'), 'area:land-1');

@@ -2,7 +2,7 @@
   import { shared } from '$lib/store/shared.svelte';
   import type { Snippet } from 'svelte';
   import { beach as beaches, hasBeach, startingSeas, type StartingSea } from '#core/craft';
-  import type { BoardAnswers } from '#core/edit';
+  import { seaMisfit, type BoardAnswers } from '#core/edit';
   import type { Beach, Piece, Resin, Sea, Settings } from '#core/document';
   import Choice from '$lib/ui/Choice.svelte';
   import Field from '$lib/ui/Field.svelte';
@@ -48,6 +48,10 @@
 
   const read = $derived(readersOf(shared.write, exact));
   const reading = $derived(readBoard(typed, outline, read));
+  /** Why the sea it would start with does not fit the board. */
+  const misfit = $derived(
+    resins && !sea && reading.ok ? seaMisfit(begin, { shape: reading.answers.shape, holes: reading.answers.holes ?? [] }, 5) : undefined,
+  );
   const seas = startingSeas.map(({ name }) => ({ value: name, label: name }));
   /** The board is drawn before it has a name. */
   const shown = $derived(readBoard({ ...typed, name: typed.name.trim() || 'a board' }, outline, read));
@@ -61,7 +65,7 @@
   function submit(event: SubmitEvent) {
     event.preventDefault();
     insist = true;
-    if (reading.ok) onanswer(reading.answers, { start: begin, beach, ...(sea && { sea }) });
+    if (reading.ok && !misfit) onanswer(reading.answers, { start: begin, beach, ...(sea && { sea }) });
     else rest ||= !restReads(typed, read);
   }
 </script>
@@ -102,6 +106,7 @@
   </div>
   <div class="flex flex-col gap-3 self-start lg:sticky lg:top-3">
     <BoardPreview answers={shown.ok ? shown.answers : undefined} says={shown.ok ? undefined : 'as last read'} sea={begin} {beach} {of} />
+    {#if misfit}<p class="text-[13px] text-buoy" role="alert">{misfit}</p>{/if}
     {#if insist && !reading.ok}<p class="text-[13px] text-buoy" role="alert">{reading.says}</p>{/if}
     <div class="flex flex-wrap gap-2">
       <button type="submit" class="button button-main">{does}</button>

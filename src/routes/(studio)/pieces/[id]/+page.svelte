@@ -73,7 +73,7 @@
 
   async function drawOpenSea() {
     const { withStartingSea } = await import('#core/edit');
-    await editor.commit('Draw open sea', (p) => withStartingSea(p, 'open sea'));
+    await editor.commit('Draw open sea', (p) => withStartingSea(p, 'open sea', shared.means!));
   }
 
   const typing = (event: KeyboardEvent): boolean => event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Finding } from '#core/advice';
-  import { linesOf, type Point } from '#core/document';
-  import { lineOf, middleOf, partOf } from '#core/geometry';
+  import type { Point } from '#core/document';
+  import { middleOf, partOf } from '#core/geometry';
   import { chartColours, type PiecePlan } from '#core/plan';
   import { fixed } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
@@ -11,6 +11,7 @@
   import Sheet from '$lib/ui/Sheet.svelte';
   import { lineName, lineOfKey, snaps, type Drawing } from './drawing.svelte';
   import type { PieceEditor } from './editor.svelte';
+  import { Gestures } from './gestures';
   import { markedRegions, nearest } from './places';
   import Rulers from './Rulers.svelte';
   import { View } from './view.svelte';
@@ -36,7 +37,6 @@
   const unit = $derived(shared.settings?.length ?? 'mm');
   /** Names of the parts of the sea, from the shore seaward. */
   const names = $derived(partNames(plan.piece));
-  const lines = $derived(linesOf(plan.piece.sea).map((line) => ({ ...line, smooth: lineOf(line.points, line.closed) })));
   // a curve that was taken off is not chosen any more
   $effect(() => {
     if (!lineOfKey(plan.piece, drawing.line)) drawing.line = 'shoreline';
@@ -79,54 +79,14 @@
     drawing.choose(key, after + 1);
   }
 
-  /** Fingers and the mouse on the ground of the drawing: one pans, two zoom. */
-  let pointers: Record<number, Point> = {};
-  let moved = false;
-  const spread = (): number => {
-    const [a, b] = Object.values(pointers);
-    return a && b ? Math.hypot(a.x - b.x, a.y - b.y) : 0;
-  };
-
-  function down(event: PointerEvent) {
-    pointers[event.pointerId] = { x: event.clientX, y: event.clientY };
-    moved = false;
-    (event.currentTarget as Element).setPointerCapture(event.pointerId);
-  }
-  function move(event: PointerEvent) {
-    const was = pointers[event.pointerId];
-    if (!was) return;
-    const before = spread();
-    pointers[event.pointerId] = { x: event.clientX, y: event.clientY };
-    if (Math.hypot(event.clientX - was.x, event.clientY - was.y) > 2) moved = true;
-    if (before > 0) view.by(spread() / before, toBoard(event));
-    else if (moved) view.pan(event.clientX - was.x, event.clientY - was.y);
-  }
-  function up(event: PointerEvent) {
-    const only = Object.keys(pointers).length === 1;
-    delete pointers[event.pointerId];
-    if (moved || !only) return;
-    const part = partOf(toBoard(event), plan.cut);
-    if (part >= 0) onpart(part);
-  }
-  /** A wheel or two fingers over the chart zoom it and not the page; one finger on a whole board still scrolls the page. */
-  function zooming(node: SVGElement) {
-    const turn = (event: WheelEvent): void => {
-      event.preventDefault();
-      view.by(Math.exp(-event.deltaY / 400), toBoard(event));
-    };
-    const pinch = (event: TouchEvent): void => {
-      // a page that scrolls already cannot be held any more
-      if (event.touches.length > 1 && event.cancelable) event.preventDefault();
-    };
-    node.addEventListener('wheel', turn, { passive: false });
-    node.addEventListener('touchstart', pinch, { passive: false });
-    node.addEventListener('touchmove', pinch, { passive: false });
-    return () => {
-      node.removeEventListener('wheel', turn);
-      node.removeEventListener('touchstart', pinch);
-      node.removeEventListener('touchmove', pinch);
-    };
-  }
+  const gestures = new Gestures(
+    () => view,
+    toBoard,
+    (event) => {
+      const part = partOf(toBoard(event), plan.cut);
+      if (part >= 0) onpart(part);
+    },
+  );
 </script>
 
 <Sheet title="Chart" class="h-full">
@@ -170,12 +130,12 @@
             <!-- svelte-ignore a11y_no_static_element_interactions -->
             <g
               class={view.zoomed ? 'cursor-move touch-none' : 'touch-pan-y'}
-              onpointerdown={down}
-              onpointermove={move}
-              onpointerup={up}
-              onpointercancel={up}
+              onpointerdown={gestures.down}
+              onpointermove={gestures.move}
+              onpointerup={gestures.up}
+              onpointercancel={gestures.up}
               ondblclick={addPoint}
-              {@attach zooming}
+              {@attach gestures.zooming}
             >
               <rect
                 x={-view.origin.x - 10}
@@ -193,28 +153,15 @@
                 stroke-width="1.500"
               />
             {/each}
-            {#each lines as line (line.key)}
-              {#if line.key !== drawing.line}
-                <!-- the keyboard chooses a curve by the buttons below the chart -->
-                <!-- svelte-ignore a11y_no_static_element_interactions, a11y_click_events_have_key_events -->
-                <path
-                  d="M{scaled(line.smooth)}{line.closed ? 'Z' : ''}"
-                  class="cursor-pointer fill-none {/^(breaker|bare)/.test(line.key)
-                    ? 'stroke-paper'
-                    : 'stroke-transparent hover:stroke-paper/60'}"
-                  stroke-width={/^(breaker|bare)/.test(line.key) ? 1.5 : 9}
-                  stroke-dasharray={/^(breaker|bare)/.test(line.key) ? '6 4' : undefined}
-                  onclick={() => drawing.choose(line.key)}
-                />
-              {:else}
-                <path
-                  d="M{scaled(line.smooth)}{line.closed ? 'Z' : ''}"
-                  class="pointer-events-none fill-none stroke-buoy"
-                  stroke-width="1"
-                  stroke-dasharray="5 4"
-                />
-              {/if}
-            {/each}
+            {#await import('./Curves.svelte') then { default: Curves }}<Curves
+                {editor}
+                {drawing}
+                {plan}
+                {names}
+                scale={view.scale}
+                {toBoard}
+                onadd={addPoint}
+              />{/await}
             {#each figures as f, i (i)}
               <text
                 x={f.at.x * view.scale}

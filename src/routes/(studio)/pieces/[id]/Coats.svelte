@@ -133,7 +133,8 @@
               <span class="sr-only">{c.number}</span>
               <span class="min-w-0 grow">
                 <span class="block truncate {here ? 'font-bold' : ''}"
-                  >{c.name}{#if marks(c)}{' '}<span class="text-[13px] font-bold text-buoy">{marks(c)}</span>{/if}</span
+                  >{c.name}
+                  {#if marks(c)}<span class="text-[13px] font-bold text-buoy">{marks(c)}</span>{/if}</span
                 >
                 {#if opened}<span class="block truncate text-[13px] text-soft">{overWords(c.coat, shared.write, plan.piece.sea)}</span>{/if}
                 <span class="block truncate text-[13px] text-soft">{waitWords(plan, c)}</span>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Finding } from '#core/advice';
+  import { canLayerAgain, withLayerAgain } from '#core/edit';
   import { isOver, smallestWeighable } from '#core/mix';
   import type { Batch, PiecePlan, PourPlan } from '#core/plan';
   import { thinnedIn, type Cup } from '#core/coat';
@@ -27,6 +28,15 @@
   function toggle(cup: Cup) {
     drawing.cup = drawing.cup === cup.key ? undefined : cup.key;
     if (drawing.cup) onselect(cup.id.coat);
+  }
+  const coats = $derived(pour?.coats.map((c) => c.coat) ?? []);
+  const repeatable = $derived(canLayerAgain(plan.piece, coats));
+  async function again() {
+    const laid = coats;
+    const had = new Set(plan.piece.coats.map((c) => c.id));
+    await editor.commit('Pour another layer', (p) => withLayerAgain(p, laid));
+    const first = editor.piece?.coats.find((c) => !had.has(c.id));
+    if (first) onselect(first.id);
   }
   const settings = $derived(shared.settings!);
   const unit = $derived(settings.volume);
@@ -68,7 +78,8 @@
                     <span class="h-4 w-5 shrink-0 rounded-[2px] border border-line" style:background-color={cup.colour ?? 'transparent'}
                     ></span>
                     <span
-                      >{cup.name}{#if hasFinding(cup.key)}{' '}<span class="font-bold text-buoy">{hasFinding(cup.key)}</span>{/if}</span
+                      >{cup.name}
+                      {#if hasFinding(cup.key)}<span class="font-bold text-buoy">{hasFinding(cup.key)}</span>{/if}</span
                     >
                   </button>
                 </th>
@@ -129,5 +140,10 @@
         {#if w.white && w.white.until > w.white.from}White is ready at {writeSpan(w.white.from, w.white.until)}.{/if}
       </p>
     {/each}
+    {#if repeatable}<p class="border-t border-rule px-3 py-2 text-[13px]">
+        <button type="button" class="underline" title="Over two thirds of what these go over, with half the colour" onclick={again}
+          >Pour another layer like these</button
+        > <span class="text-soft">on less of the board and paler, so that the lacing shows through</span>
+      </p>{/if}
   </div>
 </Sheet>

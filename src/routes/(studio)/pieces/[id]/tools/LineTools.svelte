@@ -61,7 +61,9 @@
 </div>
 {#if line && point}
   <div class="mt-1.5 flex flex-wrap items-center gap-x-2 gap-y-1">
-    <span class="text-soft">Point {index + 1}/{line.points.length}</span>
+    <span class="text-soft" title="A drag of the line itself, or the arrow keys on it, move the whole curve"
+      >Point {index + 1}/{line.points.length}</span
+    >
     {#key `${drawing.line} ${index}`}
       <LengthField label="across" value={point.x} range={{ min: 0, max: most.width }} what="A place" commit={(v) => put('x', v)} />
       <LengthField label="down" value={point.y} range={{ min: 0, max: most.height }} what="A place" commit={(v) => put('y', v)} />

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { startingSeas, type StartingSea } from '#core/craft';
-  import { withParts, withSeaOf, withSide, withStartingSea, acrossRow, meetingNeighbours, rowOf } from '#core/edit';
+  import { seaMisfit, withParts, withSeaOf, withSide, withStartingSea, acrossRow, meetingNeighbours, rowOf } from '#core/edit';
   import type { Side } from '#core/document';
   import type { PiecePlan } from '#core/plan';
   import { editPieces } from '$lib/store/edits';
@@ -8,7 +8,7 @@
   import { attempt } from '$lib/ui/attempt';
   import type { PieceEditor } from '../editor.svelte';
 
-  /** The sea as a whole: one of four to start from, another piece's, its side, its parts, and the row it runs across. */
+  /** The sea as a whole: one to start from, another piece's, its side, its parts, and the row it runs across. */
   let { editor, plan }: { editor: PieceEditor; plan: PiecePlan } = $props();
 
   const piece = $derived(plan.piece);
@@ -21,7 +21,13 @@
     { value: 'left', label: 'right' },
   ];
 
-  const begin = (name: StartingSea) => editor.commit(`Draw ${name}`, (p) => withStartingSea(p, name));
+  /** Why the sea that was asked for last was not drawn. */
+  let misfit = $state<string>();
+  function begin(name: StartingSea) {
+    misfit = seaMisfit(name, piece, piece.sea.edges.length + 1, piece.sea.side);
+    const { means } = plan;
+    if (!misfit) void editor.commit(`Draw ${name}`, (p) => withStartingSea(p, name, means));
+  }
 
   function copy(event: Event & { currentTarget: HTMLSelectElement }) {
     const other = others.find((p) => p.id === event.currentTarget.value);
@@ -56,6 +62,7 @@
     ></label
   >
 </div>
+{#if misfit}<p class="mt-1 text-buoy" role="alert">{misfit}</p>{/if}
 <div class="mt-1.5 flex flex-wrap items-center gap-x-3 gap-y-1">
   <label class="flex items-center gap-1"
     ><span class="text-soft">beach at the</span>
