@@ -63,4 +63,8 @@
 {:else}
   <main class="p-8 text-soft" aria-busy="true">Opening the studio.</main>
 {/if}
-{#if said.Toaster}<said.Toaster position="top-center" closeButton />{/if}
+{#if said.Toaster}<said.Toaster
+    position="top-center"
+    closeButton
+    theme={document.documentElement.dataset['theme'] === 'dark' ? 'dark' : 'light'}
+  />{/if}

@@ -43,48 +43,50 @@
   const rim = $derived(path(rimRings(piece.shape)));
 </script>
 
-<defs>
-  <pattern id="{id}-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"
-    ><rect width="7" height="7" class="fill-sheet" /><path d="M0 0V7" class="stroke-soft" stroke-width="1.2" /></pattern
-  >
-  <pattern id="{id}-gravel" width="6" height="6" patternUnits="userSpaceOnUse"
-    ><circle cx="1.500" cy="2" r="1.300" class="fill-soft" /><circle cx="4.500" cy="4.800" r="1" class="fill-ink" /></pattern
-  >
-</defs>
-{#if plan.cut.bare.area > 0}<path d={path(plan.cut.bare.rings)} class="fill-ground" />{/if}
-{#each plan.colours.patches as patch, i (i)}<path d={path(patch.rings)} fill={patch.colour ?? hatch} fill-rule="evenodd" />{/each}
-{#if plan.colours.dry}<path d={path(plan.colours.dry.rings)} fill={plan.colours.dry.colour} fill-rule="evenodd" />{/if}
-{#if plan.colours.gravel}<path d={path(plan.colours.gravel)} fill="url(#{id}-gravel)" fill-rule="evenodd" />{/if}
-{#each foams as foam (foam.coatId)}
-  <clipPath id="{id}-{foam.coatId}"><path d={foam.strip} /></clipPath>
-  <g fill-opacity={foam.closed} clip-path="url(#{id}-{foam.coatId})">
-    {#each parts as part, i (i)}{#if part.area > 0}<path d={path(part.rings)} fill={foam.parts[i] ?? hatch} />{/if}{/each}
-  </g>
-{/each}
-{#each holesOf(piece) as hole, i (i)}<circle
-    cx={hole.x}
-    cy={hole.y}
-    r={hole.diameter / 2}
-    class={hole.filled ? 'fill-none stroke-ink' : 'fill-sheet stroke-ink'}
-    stroke-dasharray={hole.filled ? '3 2' : undefined}
-    stroke-width="1"
-    vector-effect="non-scaling-stroke"
-  />{/each}
-{#each hourMarks(piece) as mark (mark.hour)}<circle
-    cx={mark.x}
-    cy={mark.y}
-    r="1.600"
-    class="fill-ink stroke-paper"
-    stroke-width="0.500"
-  />{/each}
-{#if dressings}
-  {#each piece.dressings ?? [] as d (d.id)}<circle
-      cx={d.x}
-      cy={d.y}
-      r={d.size / 2}
-      class="fill-paper/80 stroke-ink"
+<g class="work">
+  <defs>
+    <pattern id="{id}-hatch" width="7" height="7" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"
+      ><rect width="7" height="7" class="fill-sheet" /><path d="M0 0V7" class="stroke-soft" stroke-width="1.2" /></pattern
+    >
+    <pattern id="{id}-gravel" width="6" height="6" patternUnits="userSpaceOnUse"
+      ><circle cx="1.500" cy="2" r="1.300" class="fill-soft" /><circle cx="4.500" cy="4.800" r="1" class="fill-ink" /></pattern
+    >
+  </defs>
+  {#if plan.cut.bare.area > 0}<path d={path(plan.cut.bare.rings)} class="fill-ground" />{/if}
+  {#each plan.colours.patches as patch, i (i)}<path d={path(patch.rings)} fill={patch.colour ?? hatch} fill-rule="evenodd" />{/each}
+  {#if plan.colours.dry}<path d={path(plan.colours.dry.rings)} fill={plan.colours.dry.colour} fill-rule="evenodd" />{/if}
+  {#if plan.colours.gravel}<path d={path(plan.colours.gravel)} fill="url(#{id}-gravel)" fill-rule="evenodd" />{/if}
+  {#each foams as foam (foam.coatId)}
+    <clipPath id="{id}-{foam.coatId}"><path d={foam.strip} /></clipPath>
+    <g fill-opacity={foam.closed} clip-path="url(#{id}-{foam.coatId})">
+      {#each parts as part, i (i)}{#if part.area > 0}<path d={path(part.rings)} fill={foam.parts[i] ?? hatch} />{/if}{/each}
+    </g>
+  {/each}
+  {#each holesOf(piece) as hole, i (i)}<circle
+      cx={hole.x}
+      cy={hole.y}
+      r={hole.diameter / 2}
+      class={hole.filled ? 'fill-none stroke-ink' : 'fill-sheet stroke-ink'}
+      stroke-dasharray={hole.filled ? '3 2' : undefined}
       stroke-width="1"
       vector-effect="non-scaling-stroke"
     />{/each}
-{/if}
-<path d={rim} fill="none" class="stroke-ink" stroke-width="1" vector-effect="non-scaling-stroke" />
+  {#each hourMarks(piece) as mark (mark.hour)}<circle
+      cx={mark.x}
+      cy={mark.y}
+      r="1.600"
+      class="fill-ink stroke-paper"
+      stroke-width="0.500"
+    />{/each}
+  {#if dressings}
+    {#each piece.dressings ?? [] as d (d.id)}<circle
+        cx={d.x}
+        cy={d.y}
+        r={d.size / 2}
+        class="fill-paper/80 stroke-ink"
+        stroke-width="1"
+        vector-effect="non-scaling-stroke"
+      />{/each}
+  {/if}
+  <path d={rim} fill="none" class="stroke-ink" stroke-width="1" vector-effect="non-scaling-stroke" />
+</g>

@@ -16,7 +16,7 @@
 
 <AlertDialog.Root bind:open>
   <AlertDialog.Portal>
-    <AlertDialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
+    <AlertDialog.Overlay class="fixed inset-0 z-40 bg-shade/40" />
     <AlertDialog.Content class="sheet fixed top-1/2 left-1/2 z-50 w-[min(480px,calc(100vw-32px))] -translate-x-1/2 -translate-y-1/2 p-5">
       <AlertDialog.Title class="font-serif text-[22px]">{title}</AlertDialog.Title>
       <AlertDialog.Description class="mt-2 text-soft">{@render children()}</AlertDialog.Description>

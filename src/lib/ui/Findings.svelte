@@ -8,7 +8,7 @@
 
 <ul>
   {#each findings as f, i (i)}
-    <li class="border-t border-rule px-3 py-2 {f.severity === 'note' ? '' : 'bg-warnground text-[#4a3100]'}">
+    <li class="border-t border-rule px-3 py-2 {f.severity === 'note' ? '' : 'bg-warnground text-warnink'}">
       <span class="mr-1 text-[13px] font-bold {tone[f.severity]}">{f.severity}</span>
       <strong>{f.says}</strong>
       {f.why}

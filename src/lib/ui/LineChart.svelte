@@ -1,12 +1,13 @@
 <script lang="ts">
   import type { Chart as ChartType, ChartDataset } from 'chart.js';
   import { onDestroy } from 'svelte';
+  import { appearance } from './theme.svelte';
 
   /** A line chart in the app's own ink. What it says must be said in words beside it too: `label` names it for those who cannot see it. */
   export interface ChartLine {
     name: string;
     points: { x: number; y: number }[];
-    colour: string;
+    colour: 'ink' | 'soft' | 'buoy';
     dashed?: boolean;
     /** Colour of each point; without them the line has no points. */
     dots?: string[];
@@ -22,18 +23,24 @@
   let canvas = $state<HTMLCanvasElement>();
   let chart: ChartType<'line'> | undefined;
   let gone = false;
-  const [INK, SOFT, RULE] = ['#1b2730', '#586470', '#e2dfd8'];
+  /** A colour of the app as it is by day or by night, as a canvas takes it. */
+  function tone(name: 'ink' | 'soft' | 'buoy' | 'rule' | 'sheet'): string {
+    void appearance.isDark;
+    if (!canvas) return '';
+    canvas.style.color = `var(--${name})`;
+    return getComputedStyle(canvas).color;
+  }
 
   const sets = $derived(
     lines.map((line): ChartDataset<'line'> => ({
       label: line.name,
       data: line.points,
-      borderColor: line.colour,
+      borderColor: tone(line.colour),
       borderWidth: 1.5,
       ...(line.dashed && { borderDash: [5, 4] }),
       pointRadius: line.dots ? 7 : 0,
       pointHoverRadius: line.dots ? 8 : 0,
-      ...(line.dots && { pointBackgroundColor: line.dots, pointBorderColor: '#ffffff', pointBorderWidth: 1.5 }),
+      ...(line.dots && { pointBackgroundColor: line.dots, pointBorderColor: tone('sheet'), pointBorderWidth: 1.5 }),
     })),
   );
 
@@ -63,17 +70,27 @@
       min,
       max,
       border: { display: false },
-      title: { display: Boolean(title), text: title ?? '', color: SOFT },
+      title: { display: Boolean(title), text: title ?? '', color: tone('soft') },
     });
     chart.options.scales = {
       x: {
         ...axis(x),
         grid: { display: false },
         ticks: x.ticks
-          ? { stepSize: 1, includeBounds: false, autoSkip: false, color: INK, callback: (v: string | number) => x.ticks!(Number(v)) }
-          : { color: SOFT },
+          ? {
+              stepSize: 1,
+              includeBounds: false,
+              autoSkip: false,
+              color: tone('ink'),
+              callback: (v: string | number) => x.ticks!(Number(v)),
+            }
+          : { color: tone('soft') },
       },
-      y: { ...axis(y), grid: { color: RULE }, ticks: { color: SOFT, stepSize: y.step, callback: (v) => Number(Number(v).toFixed(2)) } },
+      y: {
+        ...axis(y),
+        grid: { color: tone('rule') },
+        ticks: { color: tone('soft'), stepSize: y.step, callback: (v) => Number(Number(v).toFixed(2)) },
+      },
     };
     chart.update('none');
   }
@@ -81,7 +98,7 @@
     if (canvas && !chart) void draw(canvas);
   });
   $effect(() => {
-    void [sets, x, y];
+    void [sets, x, y, appearance.isDark];
     update();
   });
   onDestroy(() => {

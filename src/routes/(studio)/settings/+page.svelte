@@ -14,6 +14,7 @@
   import Preparation from './Preparation.svelte';
   import PutAside from './PutAside.svelte';
   import StudioFile from './StudioFile.svelte';
+  import Appearance from './Appearance.svelte';
   import Units from './Units.svelte';
 
   const set = (change: Partial<Settings>) => attempt(() => changeSettings(change));
@@ -112,6 +113,7 @@
       {#if settings}
         <Units {settings} />
       {/if}
+      <Appearance />
       <!-- the way out of whatever is damaged stands here before anything else is read -->
       <StudioFile />
       {#if shared.aside?.length}<PutAside aside={shared.aside} />{/if}

@@ -83,7 +83,7 @@
 
 <Dialog.Root bind:open>
   <Dialog.Portal>
-    <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
+    <Dialog.Overlay class="fixed inset-0 z-40 bg-shade/40" />
     <Dialog.Content
       class="sheet fixed top-1/2 left-1/2 z-50 max-h-[calc(100dvh-24px)] w-[min(520px,calc(100vw-32px))] -translate-x-1/2 -translate-y-1/2 overflow-y-auto p-5"
     >

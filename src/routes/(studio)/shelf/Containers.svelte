@@ -204,7 +204,7 @@
 </script>
 
 {#if shelf.short.length}
-  <p class="border-b border-rule bg-warnground px-3 py-1.5 text-[13px] text-[#4a3100]">
+  <p class="border-b border-rule bg-warnground px-3 py-1.5 text-[13px] text-warnink">
     <b>Taken beyond what was there:</b>
     {shelf.short.map((s) => `${writeAmount(s.amount, s.unit, shared.write)} of ${itemName(s.of, means)} for ${s.piece}`).join('; ')}. Add
     the container it came from, with the day it was bought, or correct what is left.

@@ -22,7 +22,7 @@
 
 <Dialog.Root bind:open>
   <Dialog.Portal>
-    <Dialog.Overlay class="fixed inset-0 z-40 bg-ink/40" />
+    <Dialog.Overlay class="fixed inset-0 z-40 bg-shade/40" />
     <Dialog.Content
       class="sheet fixed top-1/2 left-1/2 z-50 flex max-h-[85dvh] w-[min(760px,calc(100vw-32px))] -translate-x-1/2 -translate-y-1/2 flex-col p-5"
     >

@@ -47,7 +47,7 @@
       aria-pressed={open}
       onclick={() => onpick(c.cup.id)}
     >
-      <svg viewBox="0 0 90 100" class="h-18 w-full max-w-28" aria-hidden="true">
+      <svg viewBox="0 0 90 100" class="work h-18 w-full max-w-28" aria-hidden="true">
         <path d="M8 12H82L73 96H17Z" class="fill-paper" />
         <path d="M{45 - half(y)} {y}Q45 {y + 5} {45 + half(y)} {y}L73 96H17Z" fill={bulk} />
         <path

@@ -83,7 +83,7 @@
           <td
             class="relative h-5 border-y border-sheet {hex
               ? ''
-              : 'bg-[repeating-linear-gradient(45deg,var(--color-line)_0_1px,transparent_1px_6px)]'}"
+              : 'bg-[repeating-linear-gradient(45deg,var(--line)_0_1px,transparent_1px_6px)]'}"
             style:background-color={hex}
             title="{cups[i]!.cup.name} over {row.name}: {hex ?? 'not known'}"
           >

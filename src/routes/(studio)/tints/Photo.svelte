@@ -109,7 +109,7 @@
     <span class="text-soft">{opened.width} × {opened.height}</span>
   {/if}
 </div>
-{#if says}<p class="bg-warnground px-3 py-2 text-[#4a3100]" role="alert">{says}</p>{/if}
+{#if says}<p class="bg-warnground px-3 py-2 text-warnink" role="alert">{says}</p>{/if}
 <div class="relative flex min-h-72 grow" role="presentation" ondragover={(e) => e.preventDefault()} ondrop={drop}>
   {#if opened}
     <Scrolled label="The picture" class="absolute inset-0">

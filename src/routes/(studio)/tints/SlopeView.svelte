@@ -55,7 +55,7 @@
   <CupRow {work} {cups} picked={draft ? picked.cup.id : ''} onpick={(id) => (chosen = id)} />
   {#if draft}<CupDetail {draft} {work} cup={picked} onpick={(id) => (chosen = id)} />{/if}
   {#if astray.length}
-    <div class="flex flex-wrap items-center gap-x-3 gap-y-1 bg-warnground px-3 py-1.5 text-[13px] text-[#4a3100]" role="status">
+    <div class="flex flex-wrap items-center gap-x-3 gap-y-1 bg-warnground px-3 py-1.5 text-[13px] text-warnink" role="status">
       <p class="min-w-0 flex-1 basis-80">
         {#each astray as c (c.cup.id)}<span class="mr-1"
             ><b>{c.cup.name}</b> was to be {plain(c.wanted, 3)} and comes to {plain(c.lightness, 3)}: {stopWords[c.stops!]}.</span

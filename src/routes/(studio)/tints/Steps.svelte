@@ -35,8 +35,8 @@
     <LineChart
       label="Lightness of each cup: {cups.map((c, i) => `${c.cup.name} ${fixed(made[i]!, 2)}`).join(', ')}"
       lines={[
-        { name: 'in drops', points: made.map((y, x) => ({ x, y })), colour: '#1b2730', dots: cups.map((c) => hexOf(c.madeSeen)) },
-        { name: 'asked for', points: cups.map((c, x) => ({ x, y: c.wanted })), colour: '#586470', dashed: true },
+        { name: 'in drops', points: made.map((y, x) => ({ x, y })), colour: 'ink', dots: cups.map((c) => hexOf(c.madeSeen)) },
+        { name: 'asked for', points: cups.map((c, x) => ({ x, y: c.wanted })), colour: 'soft', dashed: true },
       ]}
       x={{ min: -0.35, max: cups.length - 0.65, ticks: (v) => cups[v]?.cup.name ?? '' }}
       y={ends}

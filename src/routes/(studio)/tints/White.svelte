@@ -79,15 +79,15 @@
         <LineChart
           label="Contrast by film at {writeShare(load)} and at half of it; hiding from {fixed(HIDES, 2)}"
           lines={[
-            { name: writeShare(load), points: curve(load), colour: '#1b2730' },
-            { name: 'half of it', points: curve(load / 2), colour: '#586470', dashed: true },
+            { name: writeShare(load), points: curve(load), colour: 'ink' },
+            { name: 'half of it', points: curve(load / 2), colour: 'soft', dashed: true },
             {
               name: 'hides',
               points: [
                 { x: 0, y: HIDES },
                 { x: inUnits(TO), y: HIDES },
               ],
-              colour: '#b8421c',
+              colour: 'buoy',
             },
           ]}
           x={{ min: 0, max: inUnits(TO), title: `film, ${unit}` }}

@@ -125,7 +125,7 @@
       <svg class="absolute inset-0" width={view.width} height={view.height} role="group" aria-label="Chart of {plan.piece.name}">
         <Rulers {view} width={plan.bounds.width} height={plan.bounds.height} {unit} />
         <svg x={view.plot.left - 10} y={view.plot.top - 10} width={view.plot.width + 20} height={view.plot.height + 20} overflow="hidden">
-          <g transform="translate({view.origin.x + 10} {view.origin.y + 10})" bind:this={board}>
+          <g class="work" transform="translate({view.origin.x + 10} {view.origin.y + 10})" bind:this={board}>
             <!-- coats and cups choose the same parts from the keyboard, and buttons zoom -->
             <!-- svelte-ignore a11y_no_static_element_interactions -->
             <g

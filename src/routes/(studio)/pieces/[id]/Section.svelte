@@ -167,36 +167,38 @@
         class="stroke-line"
       />
       <text x={x(section.length) - 6} y={floor + section.primer * up + 11} text-anchor="end" class="fill-soft">board</text>
-      {#if section.primer > 0}<rect
-          x={LEFT}
-          y={floor}
-          width={section.length * across}
-          height={Math.max(1, section.primer * up)}
-          class="fill-paper stroke-line"
-          stroke-width="0.500"><title>primer, {shared.write.film(section.primer)}</title></rect
-        >{/if}
-      {#each runs as run, i (i)}
-        <!-- the coats list chooses the same from the keyboard -->
-        <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
-        <path
-          d={run.d}
-          fill={run.fill ?? 'url(#section-board)'}
-          class={run.layer.coatId ? 'cursor-pointer' : ''}
-          stroke={run.layer.coatId === selected ? '#B8421C' : '#58647066'}
-          stroke-width={run.layer.coatId === selected ? 1.4 : 0.6}
-          onclick={() => run.layer.coatId && onselect(run.layer.coatId, run.part)}
-          ><title>{run.layer.name}, up to {shared.write.film(run.layer.most)} here</title></path
-        >
-      {/each}
-      {#each labels as label, i (i)}
-        <text
-          x={label.x}
-          y={label.y}
-          text-anchor="middle"
-          class="pointer-events-none font-serif text-[13px] italic {dark(label.fill) ? 'fill-paper' : 'fill-ink'}"
-          >{nameOf(label.layer)}</text
-        >
-      {/each}
+      <g class="work">
+        {#if section.primer > 0}<rect
+            x={LEFT}
+            y={floor}
+            width={section.length * across}
+            height={Math.max(1, section.primer * up)}
+            class="fill-paper stroke-line"
+            stroke-width="0.500"><title>primer, {shared.write.film(section.primer)}</title></rect
+          >{/if}
+        {#each runs as run, i (i)}
+          <!-- the coats list chooses the same from the keyboard -->
+          <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_static_element_interactions -->
+          <path
+            d={run.d}
+            fill={run.fill ?? 'url(#section-board)'}
+            class={run.layer.coatId ? 'cursor-pointer' : ''}
+            stroke={run.layer.coatId === selected ? '#B8421C' : '#58647066'}
+            stroke-width={run.layer.coatId === selected ? 1.4 : 0.6}
+            onclick={() => run.layer.coatId && onselect(run.layer.coatId, run.part)}
+            ><title>{run.layer.name}, up to {shared.write.film(run.layer.most)} here</title></path
+          >
+        {/each}
+        {#each labels as label, i (i)}
+          <text
+            x={label.x}
+            y={label.y}
+            text-anchor="middle"
+            class="pointer-events-none font-serif text-[13px] italic {dark(label.fill) ? 'fill-paper' : 'fill-ink'}"
+            >{nameOf(label.layer)}</text
+          >
+        {/each}
+      </g>
       {#each heights as mark (mark.at)}
         <path d="M{LEFT - 5} {y(mark.at)}h5" class="stroke-soft" />
         <text x={LEFT - 9} y={y(mark.at) + 4} text-anchor="end" class="fill-soft">{mark.label}</text>

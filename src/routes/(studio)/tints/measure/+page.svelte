@@ -138,9 +138,9 @@
               Four marks, clockwise. Drag one, or move it with the arrow keys, to set it right; zoom in for small ones.
             </p>
           {:else if card && !card.ok}
-            <p class="bg-warnground p-2 text-[#4a3100]" role="alert">{card.says}</p>
+            <p class="bg-warnground p-2 text-warnink" role="alert">{card.says}</p>
           {:else if card?.ok && pigment && !pigment.ok}
-            <p class="bg-warnground p-2 text-[#4a3100]" role="alert">{pigment.says}</p>
+            <p class="bg-warnground p-2 text-warnink" role="alert">{pigment.says}</p>
           {:else if card?.ok && pigment?.ok}
             <CardResult {card} measured={pigment.measured} {film} {load} />
             <Keep measured={pigment.measured} />
