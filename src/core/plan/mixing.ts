@@ -6,11 +6,14 @@ import type { Bench } from './means';
 import { divides, mixed, type Mixed } from './split';
 import type { Step } from './steps';
 
+/** A white that would be late is mixed for itself from this share of what is usually mixed at once: that is still mixed well. */
+const ENOUGH = 0.5;
+
 /** Whether the cups of a white's own wave are enough for a mixing of their own, where a studio divides at all. */
 function standsAlone(coats: CoatPlan[], { id }: Step, method: Method): boolean {
   const wave = coats.find((c) => c.piece.id === id.piece && c.coat.id === id.coat);
   const grams = wave?.cups.reduce((sum, c) => sum + c.parts.aG + c.parts.bG, 0) ?? 0;
-  return divides(method) && wave?.coat.kind === 'wave' && wave.coat.layAt === undefined && grams >= (method.smallestMix ?? 0);
+  return divides(method) && wave?.coat.kind === 'wave' && wave.coat.layAt === undefined && grams >= ENOUGH * (method.smallestMix ?? 0);
 }
 
 /**

@@ -19,7 +19,7 @@
   }
 </script>
 
-<div role="tablist" tabindex="-1" aria-label={label} class="flex items-baseline gap-4 {extra}" onkeydown={step}>
+<div role="tablist" tabindex="-1" aria-label={label} class="flex flex-wrap items-baseline gap-x-4 {extra}" onkeydown={step}>
   {#each options as option, i (option.value)}
     <button
       type="button"

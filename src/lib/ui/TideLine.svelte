@@ -10,6 +10,8 @@
   const LABEL = 112;
   const ROW = 20;
   const TOP = 21;
+  /** Up to this width it is folded to one line, px. */
+  const NARROW = 640;
   /** What is seen of it without scrolling, px. */
   const SEEN = 108;
   const words = { prepare: 'prepare', pour: 'pour', tacky: 'tacky', recoat: 'recoat window', scuff: 'scuff first', cure: 'curing to full' };
@@ -25,6 +27,20 @@
   const rows = $derived(standings.filter((s) => s.stretches.some((t) => t.until > start && t.from < end)));
   const bottom = $derived(TOP + rows.length * ROW + 4);
   const days = $derived(Array.from({ length: DAYS }, (_, i) => zone.dayStart(now, i)));
+  let unfolded = $state(false);
+  const narrow = $derived(width > 0 && width < NARROW);
+  /** What changes next of all, in words, and how many more there are. */
+  const soonest = $derived.by(() => {
+    const next = rows
+      .flatMap(({ piece, stretches }) => {
+        const t = stretches.find((s) => s.until > now);
+        return t ? [{ name: piece.name, t, at: t.from > now ? t.from : t.until }] : [];
+      })
+      .sort((a, b) => a.at - b.at)[0];
+    if (!next) return '';
+    const { name, t, at } = next;
+    return `${name}: ${words[t.doing]} ${t.from > now ? 'from' : 'until'} ${dayAndTime(at)}${rows.length > 1 ? `, and ${rows.length - 1} more` : ''}`;
+  });
   const said = $derived({ start, of: new WeakMap<Standing, string>() });
   /** What a row shows, in words; kept for the day, since an edit changes one row of many. */
   function says(standing: Standing): string {
@@ -44,14 +60,29 @@
 <section
   class="max-h-27 shrink-0 overflow-x-hidden overflow-y-auto border-t border-line bg-sheet -outline-offset-2 print:hidden"
   aria-label="Tide line"
-  tabindex={bottom > SEEN ? 0 : undefined}
+  tabindex={bottom > SEEN && (!narrow || unfolded) ? 0 : undefined}
   bind:clientWidth={width}
 >
   {#if !rows.length}
     <p class="px-4 py-3 text-[13px] text-soft">
       The tide line shows what is wet, tacky or open for the next coat. Start a pour, or give one a time, and its days stand here.
     </p>
+  {:else if narrow && !unfolded}
+    <button
+      type="button"
+      class="flex min-h-11 w-full items-center gap-3 px-4 text-left text-[13px]"
+      aria-expanded="false"
+      onclick={() => (unfolded = true)}
+      ><b class="text-buoy">{clockTime(now)}</b><span class="min-w-0 grow truncate">{soonest}</span><span class="underline">All</span
+      ></button
+    >
   {:else if width > 0}
+    {#if narrow}<button
+        type="button"
+        class="min-h-11 w-full px-4 text-right text-[13px] underline"
+        aria-expanded="true"
+        onclick={() => (unfolded = false)}>Fold to one line</button
+      >{/if}
     <svg {width} height={Math.max(bottom, SEEN - 2)} role="img" aria-label={rows.map(says).join('. ')} class="block text-[12px]">
       <defs>
         <pattern id="tide-tacky" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"

@@ -38,7 +38,7 @@
       >
       Nerite
     </a>
-    <nav aria-label="Screens" class="flex gap-5">
+    <nav aria-label="Screens" class="flex gap-5 max-sm:order-last max-sm:w-full max-sm:justify-between max-sm:gap-2">
       {#each places as place (place.href)}
         {@const here = page.url.pathname.startsWith(place.href)}
         <a
@@ -66,7 +66,7 @@
     <Guard what="This screen" {children}>{#snippet more()}<a class="button" href="/settings">To the settings</a>{/snippet}</Guard>
   </div>
   <!-- its room is kept, so that nothing moves when it comes -->
-  <div class="min-h-27 shrink-0 print:hidden">
+  <div class="min-h-11 shrink-0 sm:min-h-27 print:hidden">
     <Guard what="The tide line"
       >{#if TideLine}<TideLine />{/if}</Guard
     >

@@ -131,7 +131,7 @@
     <div class="ml-auto flex flex-wrap gap-2">{@render tools?.()}</div>
   </div>
   <Scrolled {label} class="relative min-h-0 grow">
-    <table class="w-full">
+    <table class="stacked w-full">
       <thead>
         <tr
           class="text-left text-[13px] text-soft [&>th]:sticky [&>th]:top-0 [&>th]:z-10 [&>th]:bg-sheet [&>th]:px-1.5 [&>th]:py-1 [&>th:first-child]:pl-3 [&>th]:font-normal"
@@ -160,13 +160,16 @@
           >
             {#each columns as column, c (column.id)}
               {@const cell = cells[column.id]}
-              <td class="{column.right ? 'text-right' : ''} {column.wraps ? 'min-w-32' : 'whitespace-nowrap'}">
+              <td
+                data-head={c > 0 ? column.head : undefined}
+                class="{column.right ? 'text-right' : ''} {column.wraps ? 'wide min-w-32' : 'whitespace-nowrap'}"
+              >
                 {#if column.edit}<TableCell {column} {row} place={{ row: r, column: c }} {cell} onnext={(at) => move(at, 1, 0)} />
                 {:else if cell}{@render cell(row)}
                 {:else}{cellText(column, row)}{/if}
               </td>
             {/each}
-            {#if actions}<td class="text-right whitespace-nowrap">{@render actions(row)}</td>{/if}
+            {#if actions}<td class="wide text-right whitespace-nowrap">{@render actions(row)}</td>{/if}
           </tr>
         {/each}
       </tbody>

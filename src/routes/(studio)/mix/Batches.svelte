@@ -28,7 +28,7 @@
 
 <Sheet title="Batches" aside="in the order they are mixed" class="max-h-[44%] shrink-0">
   <Scrolled label="Batches" class="min-h-0 grow">
-    <table class="w-full">
+    <table class="stacked w-full">
       <thead>
         <tr class="text-right text-[13px] text-soft [&>th]:px-2 [&>th]:py-1 [&>th]:font-normal">
           <th class="text-left" scope="col">batch</th>
@@ -56,15 +56,17 @@
                 {batch.resin.name}, {plain(batch.resin.ratio.a, 2)} : {plain(batch.resin.ratio.b, 2)}</button
               >
             </th>
-            <td class="font-bold">{shared.write.volumeFigure(batch.ml)}</td>
+            <td data-head={unit} class="font-bold">{shared.write.volumeFigure(batch.ml)}</td>
             {#if shared.write.byScale}
-              <td>{shared.write.weightFigure(batch.parts.aG)}</td>
-              <td>{shared.write.weightFigure(batch.parts.bG)}</td>
+              <td data-head="A {shared.write.units.weight}">{shared.write.weightFigure(batch.parts.aG)}</td>
+              <td data-head="B {shared.write.units.weight}">{shared.write.weightFigure(batch.parts.bG)}</td>
             {/if}
-            <td>{shared.write.volumeFigure(batch.parts.aMl)}</td>
-            <td>{shared.write.volumeFigure(batch.parts.bMl)}</td>
-            <td>{plain(at, 0)} min</td>
-            <td class="whitespace-nowrap {hands > working ? 'font-bold text-buoy' : ''}">{plain(hands, 0)} of {plain(working, 0)} min</td>
+            <td data-head="A {unit}">{shared.write.volumeFigure(batch.parts.aMl)}</td>
+            <td data-head="B {unit}">{shared.write.volumeFigure(batch.parts.bMl)}</td>
+            <td data-head="mixed at">{plain(at, 0)} min</td>
+            <td data-head="work of working time" class="wide whitespace-nowrap {hands > working ? 'font-bold text-buoy' : ''}"
+              >{plain(hands, 0)} of {plain(working, 0)} min</td
+            >
           </tr>
         {/each}
       </tbody>

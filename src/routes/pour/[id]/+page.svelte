@@ -114,11 +114,12 @@
 
 <div class="flex min-h-dvh flex-col bg-night text-nighttext lg:h-dvh">
   {#if session && settings && told}
-    <header class="flex shrink-0 flex-wrap items-center gap-x-5 gap-y-1 border-b border-nightline px-4 max-sm:pt-3">
-      <h1 class="flex items-baseline gap-3 text-[21px]">
+    <!-- on a small screen the clock stays above what scrolls, and the button of the step below it -->
+    <header class="sticky top-0 z-10 flex shrink-0 flex-wrap items-center gap-x-5 border-b border-nightline bg-night px-4 sm:gap-y-1">
+      <h1 class="flex items-baseline gap-3 text-[21px] max-sm:sr-only">
         Pouring <span class="font-sans text-[15px] text-nighttext">{name}</span>
       </h1>
-      <p class="ml-auto flex gap-4 text-[15px]">
+      <p class="flex gap-4 text-[15px] max-sm:order-last max-sm:w-full max-sm:pb-2 sm:ml-auto">
         <span>{clockTime(seconds.now)}</span>
         <span class="text-nightsoft">{shared.write.temperature(session.pour.roomC)}</span>
         {#if since !== undefined}<span class="text-nightsoft"
@@ -131,7 +132,7 @@
       <a href="/pieces/{session.pour.of[0]!.pieceId}" class="inline-flex min-h-16 items-center px-3 underline">Leave for now</a>
     </header>
     <div class="grid min-h-0 grow lg:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
-      <main class="flex min-h-0 flex-col gap-4 overflow-y-auto px-5 py-6 sm:px-10">
+      <main class="flex min-h-0 flex-col gap-4 px-5 py-6 sm:px-10 lg:overflow-y-auto">
         {#if skipped > 60_000}
           <div role="alert" class="border-l-3 border-[#d9a441] pl-3 text-[17px]">
             <p>The clock of this device went on by {writeDuration(skipped / 60_000)} at once. If it slept meanwhile, that time counts.</p>
@@ -153,13 +154,18 @@
             <a class="button-bench self-start" href="/scale?pour={session.pour.id}&batch={batchIndex}">At the scale</a>
           {/if}
           {#if caution}<p class="max-w-prose border-l-3 border-[#d9a441] pl-3 text-[16px]">{caution}</p>{/if}
-          <div class="mt-auto flex flex-wrap gap-3 pt-2">
-            <button type="button" class="button-bench button-bench-main" disabled={busy} onclick={done}
-              >{words.does} <kbd>space</kbd></button
+          <div class="mt-auto flex flex-wrap gap-3 pt-2 max-lg:contents">
+            <button
+              type="button"
+              class="button-bench button-bench-main max-lg:sticky max-lg:bottom-3 max-lg:z-10"
+              disabled={busy}
+              onclick={done}>{words.does} <kbd>space</kbd></button
             >
-            <button type="button" class="button-bench" disabled={busy || !laid} onclick={heat}>Heat pass <kbd>H</kbd></button>
-            <button type="button" class="button-bench" onclick={() => (noting = true)}>Note <kbd>N</kbd></button>
-            <button type="button" class="button-bench" disabled={busy || !last} onclick={takeBack}>Undo <kbd>U</kbd></button>
+            <div class="contents max-lg:flex max-lg:flex-wrap max-lg:gap-3">
+              <button type="button" class="button-bench" disabled={busy || !laid} onclick={heat}>Heat pass <kbd>H</kbd></button>
+              <button type="button" class="button-bench" onclick={() => (noting = true)}>Note <kbd>N</kbd></button>
+              <button type="button" class="button-bench" disabled={busy || !last} onclick={takeBack}>Undo <kbd>U</kbd></button>
+            </div>
           </div>
         {:else if session.abandoned}
           <p class="font-serif text-[32px] leading-[1.1] sm:text-[46px]" role="status">This pour was abandoned.</p>

@@ -132,9 +132,11 @@
       </div>
     </div>
     <div class="grid min-h-0 grow gap-3 lg:grid-cols-[minmax(0,37fr)_minmax(0,63fr)] xl:grid-cols-[minmax(0,45fr)_minmax(0,57fr)]">
-      <div class="min-h-0 max-lg:min-h-130"><Chart {editor} {plan} {drawing} findings={ofBoard} {selected} onpart={choosePart} /></div>
+      <div class="min-h-0 min-w-0 max-lg:min-h-130">
+        <Chart {editor} {plan} {drawing} findings={ofBoard} {selected} onpart={choosePart} />
+      </div>
       <!-- the section gives up some of its height to the choices of an opened coat -->
-      <div class="grid min-h-0 gap-3 {open ? 'lg:grid-rows-[160px_minmax(0,1fr)]' : 'lg:grid-rows-[204px_minmax(0,1fr)]'}">
+      <div class="grid min-h-0 min-w-0 gap-3 {open ? 'lg:grid-rows-[160px_minmax(0,1fr)]' : 'lg:grid-rows-[204px_minmax(0,1fr)]'}">
         <Above {plan} {drawing} {batch} pour={pour ? pourIndex : undefined} {selected} onselect={choose} />
         <div class="grid min-h-0 gap-3 sm:grid-cols-[minmax(0,226fr)_minmax(0,460fr)]">
           <Coats {editor} {plan} {findings} bind:selected={() => selected, (id) => choose(id, 0)} bind:opened />

@@ -52,6 +52,11 @@
     await act(`Take off ${c.name}`, withoutCoat);
     if (below) onmoved(below.coat.id);
   }
+  /** Where it stands below its list, on a small screen, it is brought into sight. */
+  const shown = (node: HTMLElement): void => {
+    const sheet = node.closest('section');
+    if (matchMedia('(width < 40rem)').matches) sheet?.scrollIntoView({ block: 'start' });
+  };
   /** A name of one's own; without one it goes by its kind. */
   const rename = (value: string) =>
     change(`Rename ${c.name}`, (old) => {
@@ -67,7 +72,7 @@
       <button type="button" class="whitespace-nowrap underline" onclick={onback}>Back to the cups <kbd>Esc</kbd></button>
     </p>
   {/snippet}
-  <div class="min-h-0 grow overflow-y-auto px-3 py-1.5 text-[13px]">
+  <div class="min-h-0 grow overflow-y-auto px-3 py-1.5 text-[13px]" {@attach shown}>
     {#if findings.length}<div class="-mx-3 mb-1.5"><Findings {findings} /></div>{/if}
     <div class="grid grid-cols-2 items-start gap-x-3 gap-y-1 xl:grid-cols-3">
       {#if coat.kind === 'wave'}

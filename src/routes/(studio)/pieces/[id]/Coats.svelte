@@ -51,6 +51,10 @@
   const rows = $derived(dragged ?? stored);
   const marks = (c: CoatPlan): string | undefined => findings.find((f) => f.where.coatId === c.coat.id && f.severity !== 'note')?.severity;
 
+  /** Where the list is short, or fingers want large buttons, what may be added comes after the coats and scrolls with them. */
+  const coarse = matchMedia('(pointer: coarse)').matches;
+  const inList = $derived(opened || coarse);
+
   /** What changes them is fetched when something is changed. */
   const edits = () => import('#core/edit');
 
@@ -150,8 +154,8 @@
         </div>
       {/each}
     </div>
-    {#if opened}{@render adding()}{/if}
+    {#if inList}{@render adding()}{/if}
     {#if !rows.length}<p class="p-3 text-soft">No coats yet. Add the first one: sand for a beach, or the sea.</p>{/if}
   </div>
-  {#if !opened}{@render adding()}{/if}
+  {#if !inList}{@render adding()}{/if}
 </Sheet>
