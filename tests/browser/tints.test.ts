@@ -228,7 +228,7 @@ visit('when white is opaque enough is a number, and the stick test is explained 
   await page.getByRole('row', { name: '0.15 mm 0.69 not yet' }).waitFor();
   await page.getByRole('row', { name: '0.43 mm 0.90 yes' }).waitFor();
   await page.getByText('so no wood shows').waitFor();
-  await page.getByLabel('load').fill('1 %');
+  await page.getByLabel('white in the mix').fill('1 %');
   await page.keyboard.press('Enter');
   await page.getByText('so the wood shows through').waitFor();
 });

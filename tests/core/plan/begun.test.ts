@@ -8,7 +8,6 @@ import { weightOf } from '#core/plan';
 import { hoursBefore, sayWork, workBefore } from '#core/prepare';
 import { standingOf, whatIsBelow } from '#core/record';
 import { comingPours } from '#core/stock';
-import { doingNow } from '$lib/ui/doing';
 import { coat, empty, means, method, metric, piece, plan, planner, the, utc } from '../../factories';
 import { amiss, followed, written } from '../../followed';
 import { near } from '../help';
@@ -69,19 +68,19 @@ test('before it is poured on it is scuffed, and neither sanded nor primed; what 
 test('where its day is known it cures from then on; where it is not, it is scuffed whatever it is', () => {
   const fresh = stand(begun('2026-11-25'), Date.parse('2026-11-25T14:00:00Z'));
   assert.equal(fresh.next?.pour, 1);
-  assert.match(doingNow(fresh, Date.parse('2026-11-25T14:00:00Z')), /^Curing, tacky until/);
+  assert.ok(fresh.curing!.recoatFrom > Date.parse('2026-11-25T14:00:00Z'), 'it is tacky still');
   const old = stand(begun('2026-10-01'));
-  assert.match(doingNow(old, NOW), /^Scuff and wipe before the next coat/);
+  assert.ok(old.curing!.bondUntil < NOW);
   assert.ok(old.stretches.some((s) => s.doing === 'scuff'));
   const unknown = stand(begun());
-  assert.match(doingNow(unknown, NOW), /^Begun before: scuff and wipe/);
+  assert.deepEqual([unknown.begun, unknown.curing], [true, undefined]);
   assert.deepEqual(whatIsBelow(plan(begun()), unknown, 1, NOW, write), [
     'Nobody knows here when what lies below was poured: scuff and wipe it first.',
   ]);
   assert.match(whatIsBelow(plan(begun('2026-10-01')), old, 1, NOW, write)[0]!, /no longer bonds by itself/);
   const all = withLying(piece(), the(piece(), 'top').id, {});
   assert.equal(stand(all).next, undefined);
-  assert.equal(doingNow(stand(all), NOW), 'All of it is on');
+  assert.equal(stand(all).begun, true);
 });
 
 test('a half-poured piece is right to the end, of one and of four, in every way of writing', () => {

@@ -40,7 +40,7 @@
           <th scope="col">A {unit}</th>
           <th scope="col">B {unit}</th>
           <th scope="col">mixed at</th>
-          <th scope="col">work of working time</th>
+          <th scope="col">hands-on, of its working time</th>
         </tr>
       </thead>
       <tbody>
@@ -64,7 +64,7 @@
             <td data-head="A {unit}">{shared.write.volumeFigure(batch.parts.aMl)}</td>
             <td data-head="B {unit}">{shared.write.volumeFigure(batch.parts.bMl)}</td>
             <td data-head="mixed at">{plain(at, 0)} min</td>
-            <td data-head="work of working time" class="wide whitespace-nowrap {hands > working ? 'font-bold text-buoy' : ''}"
+            <td data-head="hands-on, of its working time" class="wide whitespace-nowrap {hands > working ? 'font-bold text-buoy' : ''}"
               >{plain(hands, 0)} of {plain(working, 0)} min</td
             >
           </tr>

@@ -132,7 +132,7 @@
 </script>
 
 <p class="border-b border-rule px-3 py-1.5 text-[13px] text-soft">
-  A drop is its kind’s until it is counted: count how many make up {shared.write.units.weight === 'g'
+  A drop is taken as usual for its kind until you count it: see how many make up {shared.write.units.weight === 'g'
     ? 'a gram on a scale, and type “36 to a gram”'
     : 'a quarter teaspoon, and type “50 to ¼ tsp”'}. A colour that was picked is “by eye” until a smear of it is
   <a class="underline" href="/tints/measure">measured</a>. The colours are films of {shared.write.film(1.5)} over white, drops at 0.2 %, what

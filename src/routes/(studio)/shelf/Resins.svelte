@@ -134,7 +134,7 @@
     },
     {
       id: 'limitBy',
-      head: 'limit by',
+      head: 'limit counts by',
       value: (r) => r.loadLimitBy,
       edit: {
         kind: 'choice',
@@ -159,7 +159,7 @@
       id: 'film',
       head: 'one coat covers',
       value: (r) => r.film,
-      shows: (r) => (r.film === undefined ? 'as poured' : `${shared.write.coverage(r.film)}, ${shared.write.film(r.film)}`),
+      shows: (r) => (r.film === undefined ? 'not stated' : `${shared.write.coverage(r.film)}, ${shared.write.film(r.film)}`),
       right: true,
       edit: {
         kind: 'text',
@@ -170,7 +170,7 @@
     },
     {
       id: 'refC',
-      head: 'times at',
+      head: 'times hold at',
       value: (r) => r.refC,
       shows: (r) => shared.write.temperature(r.refC),
       right: true,

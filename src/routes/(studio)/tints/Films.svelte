@@ -27,7 +27,7 @@
       seen: cups.map((c): Rgb | undefined => film(c, groundNamed(ground).internal)),
     })),
     {
-      name: 'itself, laid twice',
+      name: 'two layers of it',
       planned: false,
       seen: cups.map((c): Rgb | undefined => {
         const layer = recipeLayer(c.made.recipe, work.means.colourants, work.slope.film);

@@ -27,8 +27,8 @@
     <b>Steps in lightness</b>
     <span class="text-soft"
       >{uneven < 0.02
-        ? `even to ${plain(uneven, 3)}; the eye tells about 0.02`
-        : `in drops uneven by ${plain(uneven, 3)}; the eye tells about 0.02`}</span
+        ? `they look even: to ${plain(uneven, 3)}, and the eye tells about 0.02`
+        : `uneven once in drops: by ${plain(uneven, 3)}, and the eye tells about 0.02`}</span
     >
   </p>
   <div class="min-h-24 grow">

@@ -59,20 +59,21 @@
       <LiveField
         narrow
         tight
-        label="load"
+        label="white in the mix"
         value={load}
         shows={writeShare(load)}
-        read={(t) => readWithin(fraction, t, { min: 0.001, max: most }, 'A load', writeShare, '%')}
+        read={(t) => readWithin(fraction, t, { min: 0.001, max: most }, 'A share of white', writeShare, '%')}
         commit={async (v) => void (typedLoad = v)}
-        hint="of A + B; its makers allow {writeShare(most)}"
+        hint="by weight; its makers allow {writeShare(most)}"
       />
     </div>
     <p class="mt-3 max-w-3xl">
-      Opaque enough is a contrast of <b>{fixed(HIDES, 2)}</b>: over dark it then looks {writeShare(HIDES)} as light as over pale.
-      {#if from === Infinity}At {writeShare(load)} no film of it hides.{:else}At {writeShare(load)} it hides from <b>{thin(from)}</b> on.{/if}
+      {#if from === Infinity}At {writeShare(load)} no film of it hides what is below.{:else}At {writeShare(load)} it hides from
+        <b>{thin(from)}</b> on.{/if}
       {enough === undefined
-        ? `As foam of ${thin(method.foamFilm)} no load its makers allow hides.`
-        : `As foam of ${thin(method.foamFilm)} it hides from a load of ${writeShare(enough)}.`}
+        ? `As foam, ${thin(method.foamFilm)} thin, it does not hide with as much as its makers allow.`
+        : `As foam, ${thin(method.foamFilm)} thin, it hides from ${writeShare(enough)} on.`}
+      It counts as hiding when it looks {writeShare(HIDES)} as light over dark as over pale: a contrast of <b>{fixed(HIDES, 2)}</b>.
     </p>
     <div class="mt-3 grid gap-4 md:grid-cols-[minmax(0,1fr)_240px]">
       <div class="h-64">

@@ -64,7 +64,8 @@
       </div>
     </div>
     <p class="mt-1 text-[15px]">
-      Stir {writeDuration(batch.resin.stirMin)}. {plain(handsOn(together.steps, i), 0)} of {plain(workable(batch, means), 0)} min are work.
+      Stir {writeDuration(batch.resin.stirMin)}. {plain(handsOn(together.steps, i), 0)} min of work, in {plain(workable(batch, means), 0)} min
+      that it can be worked.
       {#if hasWave(i) && batch.windows.white && batch.windows.white.until > batch.windows.white.from}White at {writeSpan(
           batch.windows.white.from,
           batch.windows.white.until,

@@ -32,7 +32,7 @@
   const labelOf = (o: Over): string => (o.kind === 'area' ? `the ${areas.find((a) => a.id === o.areaId)?.name}` : overLabels[o.kind]);
   const edges: Edge[] = ['run over', 'taped', 'dammed', 'wall'];
   const lower = $derived(plan.coats.slice(0, c.number - 1));
-  const words: Record<Until, string> = { tacky: 'no longer runs', recoat: 'takes the next coat', hard: 'is hard' };
+  const words: Record<Until, string> = { tacky: 'to stop running', recoat: 'to take the next coat', hard: 'to be hard' };
 
   const change = (label: string, to: (old: Coat) => Coat) => {
     const id = coat.id;

@@ -41,9 +41,9 @@ function awaited(plan: PiecePlan, { coat, number }: CoatPlan): string {
   const joined = isJoined(plan.piece.coats, coat);
   if (coat.kind === 'wave' && joined) {
     const step = plan.pours.flatMap((p) => p.steps).find((s) => s.id.does === 'white' && s.id.coat === coat.id);
-    return step ? `${plain(step.at - step.mixedAt, 0)} min after mixing` : `same pour as ${number - 1}`;
+    return step ? `${plain(step.at - step.mixedAt, 0)} min after mixing` : `poured with ${number - 1}`;
   }
-  if (joined) return `same pour as ${number - 1}`;
+  if (joined) return `poured with ${number - 1}`;
   const waits = awaitedBy(plan.piece.coats, coat);
   const other = waits && plan.coats.find((c) => c.coat.id === waits.coatId);
   const below = plan.pours.find((p) => p.coats.some((c) => (other ? c === other : c.number === number - 1)))?.batches.at(-1);

@@ -33,7 +33,7 @@
   bind:text={typed.thickness}
   read={read.thickness}
   {insist}
-  hint={`A bare number is ${settings.length}.`}
+  hint={`Without a unit it is ${settings.length}.`}
 />
 <Choice label="Surface" bind:value={() => typed.material, take} options={kinds} />
 <Choice label="Edge" bind:value={typed.edge} options={edges} hint={whys[typed.edge]} />

@@ -22,7 +22,7 @@
   <thead class="text-[13px]">
     <tr class="border-b-2 border-ink text-left [&>th]:px-1.5 [&>th]:font-normal"
       ><th scope="col">over white primer</th><th scope="col">over wood</th><th scope="col">cup</th><th scope="col">put in</th><th
-        scope="col">load</th
+        scope="col">colourant</th
       ><th scope="col">lightness</th></tr
     >
   </thead>

@@ -12,7 +12,7 @@
   const paper = $derived(chosen ?? (shared.settings?.length === 'in' ? 'Letter' : 'A4'));
   const steps = [
     'Print this on matt white paper at its real size: no fitting to the page. Check the width with a ruler.',
-    'Mix the pigment into a little resin at a load you know, weak enough that the black still shows through.',
+    'Mix the pigment into a little resin in an amount you know, little enough that the black still shows through.',
     'Draw one even film across the dashed strip, over white and black alike. Two strips of tape of known thickness and a straight edge give its film.',
     'Photograph it lying flat once it has levelled, by daylight from one side, without flash and without your shadow; nothing may shine.',
     'In Tints, under Measure a pigment, open the picture and mark the four corner dots, beginning with the one beside the word “smear”.',
