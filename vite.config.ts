@@ -15,7 +15,7 @@ const groups = [
   },
   {
     name: 'amounts',
-    test: /src\/core\/(mix\/(?!measured|rounded|proportion|typed-dose)|tint\/(?!build|by-eye|card|counted|differ|match|measure|read-colour|slope|swatch|target)|coat|prepare\/(?!words|dial|additive|between)|advice\/(cautions|finding))|node_modules\/culori\//,
+    test: /src\/core\/(mix\/(?!measured|rounded|proportion|typed-dose)|tint\/(?!build|by-eye|card|counted|differ|hides|match|measure|read-colour|slope|swatch|target)|coat|prepare\/(?!words|dial|additive|between)|advice\/(cautions|finding))|node_modules\/culori\//,
     priority: 2,
     minShareCount: 4,
   },

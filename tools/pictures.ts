@@ -23,7 +23,6 @@ for (const [path, name] of [
   ['/pieces/jetty-rail/board', 'board'],
   ['/pieces/new', 'new-piece'],
   ['/pieces/kelp-cove-1/print', 'piece-sheet'],
-  ['/pieces/jetty-rail/print?what=template', 'template'],
   ['/mix?with=kelp-cove-1:0,kelp-cove-2:0,kelp-cove-3:0', 'mix'],
   ['/mix/sheet?with=kelp-cove-1:0', 'mix-sheet'],
   ['/tints', 'tints'],
@@ -74,24 +73,32 @@ await page.waitForTimeout(300);
 await page.screenshot({ path: new URL('../docs/screenshots/stages.png', import.meta.url).pathname });
 await page.setViewportSize({ width: 1280, height: 800 });
 
-/** An outline from an SVG path, scaled by its width, with an island. */
+/** Paint under the resin, a sky and a land of their own, gravel, and a thread in the sea. */
 await page.goto(`${base}/pieces/new`);
-await page.getByLabel('Name').fill('Skerry stone');
-await page.getByLabel('Shape').selectOption('outline');
-await page.getByLabel('SVG file').setInputFiles({
-  name: 'stone.svg',
-  mimeType: 'image/svg+xml',
-  buffer: Buffer.from(
-    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 200 140"><path d="M12 70C6 30 40 6 84 12C112 16 128 2 158 14C196 30 198 84 176 112C150 142 108 124 78 132C40 140 16 108 12 70Z"/></svg>',
-  ),
-});
-await page.getByLabel('It is this wide').fill('45 cm');
-await page.keyboard.press('Enter');
-await page.getByText(/Outline of 450 mm/).waitFor();
-await page.getByLabel('Sea to start from').selectOption('island');
+await page.getByLabel('Name').fill('Evening');
+await page.getByLabel('Its beach').selectOption('gravel');
+await page.getByText('The rest', { exact: true }).click();
+await page.getByLabel('Shows through').selectOption('painted');
+await page.getByLabel('Colours of the paint', { exact: true }).fill('#e9c9a4, #d9e8ea, #d9c19a');
 await page.getByRole('button', { name: 'Put it on the table' }).click();
-await page.getByText('drawn outline 450').waitFor();
-await picture('imported-shape');
+for (const kind of ['sky', 'land']) {
+  await page.getByRole('tab', { name: 'Add' }).click();
+  await page.getByRole('button', { name: kind, exact: true }).click();
+  await page.getByRole('slider', { name: `Edge of the ${kind}, the whole curve` }).waitFor();
+}
+await page.getByRole('button', { name: 'thread', exact: true }).click();
+await page.getByLabel('off the shore').waitFor();
+await picture('kinds');
+
+/** The piece screen in the dark theme; the work is drawn the same. */
+await page.evaluate(() => (document.documentElement.dataset['theme'] = 'dark'));
+await page.getByRole('link', { name: 'Pieces' }).first().click();
+await page
+  .getByRole('link', { name: /Kelp Cove I\b/ })
+  .first()
+  .click();
+await page.getByRole('group', { name: 'Chart of Kelp Cove I' }).waitFor();
+await picture('dark');
 
 /** A pour at its white, which is laid first here, and at what is set on the board at its end. */
 await page.goto(`${base}/pieces/window-seat-lid`);

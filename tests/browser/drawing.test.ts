@@ -98,8 +98,8 @@ visit(
     );
 
     const [bx, by] = await middle(page.getByRole('group', { name: 'Chart of Kelp Cove I' }));
-    await touch('touchStart', [bx - 30, by - 90], [bx + 30, by - 90]);
-    for (let i = 1; i <= 5; i++) await touch('touchMove', [bx - 30 - 8 * i, by - 90], [bx + 30 + 8 * i, by - 90]);
+    await touch('touchStart', [bx - 30, by - 60], [bx + 30, by - 60]);
+    for (let i = 1; i <= 5; i++) await touch('touchMove', [bx - 30 - 8 * i, by - 60], [bx + 30 + 8 * i, by - 60]);
     await touch('touchEnd');
     const whole = page.getByRole('button', { name: /show the whole board/ });
     await until(
@@ -108,8 +108,8 @@ visit(
       'zoomed',
     );
     const [, before1] = await middle(page.getByRole('slider', { name: 'End B of the section' }));
-    await touch('touchStart', [bx + 40, by - 90]);
-    for (let i = 1; i <= 5; i++) await touch('touchMove', [bx + 40, by - 90 + 6 * i]);
+    await touch('touchStart', [bx + 40, by - 60]);
+    for (let i = 1; i <= 5; i++) await touch('touchMove', [bx + 40, by - 60 + 6 * i]);
     await touch('touchEnd');
     await until(
       async () => (await middle(page.getByRole('slider', { name: 'End B of the section' })))[1],

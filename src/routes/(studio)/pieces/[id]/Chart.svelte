@@ -160,6 +160,7 @@
                 {names}
                 scale={view.scale}
                 {toBoard}
+                {gestures}
                 onadd={addPoint}
               />{/await}
             {#each figures as f, i (i)}
@@ -197,7 +198,7 @@
     {/if}
   </div>
   <!-- its room is kept until it has been fetched -->
-  <div class="min-h-27 shrink-0">
+  <div class="min-h-27 shrink-0 pointer-coarse:lg:max-h-36 pointer-coarse:lg:overflow-y-auto">
     {#await import('./tools/Tools.svelte') then { default: Tools }}<Tools {editor} {plan} {drawing} {names} />{/await}
   </div>
   {#if held}<p class="shrink-0 px-3 pb-1 text-[13px] text-warn" role="status">

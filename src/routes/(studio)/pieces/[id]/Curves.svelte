@@ -6,6 +6,7 @@
   import { shared } from '$lib/store/shared.svelte';
   import { lineName, type Drawing } from './drawing.svelte';
   import type { PieceEditor } from './editor.svelte';
+  import type { Gestures } from './gestures';
 
   /**
    * The curves of a drawing: one is chosen by a press, and moved whole by a drag of its line, or with the arrow keys, 1 mm,
@@ -20,10 +21,12 @@
     scale: number;
     /** A point on the screen, in mm on the board. */
     toBoard: (event: PointerEvent) => Point;
+    /** What fingers do on the ground: one that comes down on a curve that is not chosen does the same. */
+    gestures: Gestures;
     /** A point is put where the chosen curve was pressed twice. */
     onadd: (event: MouseEvent) => void;
   }
-  let { editor, drawing, plan, names, scale, toBoard, onadd }: Props = $props();
+  let { editor, drawing, plan, names, scale, toBoard, gestures, onadd }: Props = $props();
 
   /** A press that has not gone so far is none to move by, px. */
   const SLIP = 4;
@@ -44,13 +47,15 @@
   function down(event: PointerEvent, key: string) {
     if (event.button !== 0) return;
     event.stopPropagation();
+    // curves lie close for fingers, and two of them zoom wherever they come down
+    if (event.pointerType === 'touch' && drawing.line !== key) return gestures.down(event);
     if (drawing.line !== key) drawing.choose(key);
     grab = { key, from: toBoard(event) };
     (event.currentTarget as Element).setPointerCapture(event.pointerId);
   }
 
   function move(event: PointerEvent) {
-    if (!grab) return;
+    if (!grab) return gestures.move(event);
     const at = toBoard(event);
     const by = drawing.snapped({ x: at.x - grab.from.x, y: at.y - grab.from.y });
     if (!grab.by && Math.hypot(by.x, by.y) * scale < SLIP) return;
@@ -59,7 +64,8 @@
     editor.preview((piece) => withLineMoved(piece, key, by));
   }
 
-  function up() {
+  function up(event: PointerEvent, key: string) {
+    if (!grab && gestures.lift(event)) drawing.choose(key);
     const done = grab;
     grab = undefined;
     if (done?.by) void editor.commit(label(done.key), (piece) => withLineMoved(piece, done.key, done.by!));
@@ -108,8 +114,8 @@
     aria-valuetext="begins {shared.write.length(points[0]!.x)} across, {shared.write.length(points[0]!.y)} down"
     onpointerdown={(e) => down(e, curve)}
     onpointermove={move}
-    onpointerup={up}
-    onpointercancel={up}
+    onpointerup={(e) => up(e, curve)}
+    onpointercancel={(e) => up(e, curve)}
     onkeydown={(e) => key(e, curve)}
     ondblclick={onadd}
   />

@@ -38,9 +38,14 @@ export class Gestures {
   };
 
   readonly up = (event: PointerEvent): void => {
-    const only = Object.keys(this.#pointers).length === 1;
+    if (this.lift(event)) this.onpress(event);
+  };
+
+  /** A finger is lifted. @returns whether it was a press, and no pan or zoom */
+  readonly lift = (event: PointerEvent): boolean => {
+    const only = Object.keys(this.#pointers).length === 1 && event.pointerId in this.#pointers;
     delete this.#pointers[event.pointerId];
-    if (!this.#moved && only) this.onpress(event);
+    return !this.#moved && only;
   };
 
   /** A wheel or two fingers over the chart zoom it and not the page; one finger on a whole board still scrolls the page. */
