@@ -84,7 +84,7 @@ await page.getByRole('button', { name: 'Put it on the table' }).click();
 for (const kind of ['sky', 'land']) {
   await page.getByRole('tab', { name: 'Add' }).click();
   await page.getByRole('button', { name: kind, exact: true }).click();
-  await page.getByRole('slider', { name: `Edge of the ${kind}, the whole curve` }).waitFor();
+  await page.getByRole('slider', { name: `Edge of the ${kind}, the whole curve` }).waitFor({ state: 'attached' });
 }
 await page.getByRole('button', { name: 'thread', exact: true }).click();
 await page.getByLabel('off the shore').waitFor();
