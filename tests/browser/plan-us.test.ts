@@ -128,7 +128,7 @@ visit('in US units and marked cups: a half-poured panel', { server: plainServer 
   const top = (await cupRow(page, 'White'))[0];
   assert.ok(top);
   await openCoat(page, /^3 Wave/);
-  await page.getByRole('checkbox', { name: 'on the board already, and all below it' }).check();
+  await page.getByRole('checkbox', { name: 'already on the board' }).check();
   await page.getByText('Begun before: scuff and wipe before the next coat').waitFor();
   // a day that has not come is refused, and nothing is stored of it
   await page.getByLabel('poured on, if you know').fill('2199-01-01');

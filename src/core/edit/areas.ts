@@ -1,5 +1,5 @@
 import { startingFilm } from '#core/craft';
-import { boxOf, type Area, type Coat, type Piece, type Point, type Studio } from '#core/document';
+import { boxOf, type Area, type Coat, type Colourant, type Part, type Piece, type Point, type Studio } from '#core/document';
 import { newCoatId, placeFor, resinFor, withoutCoat } from './coats';
 import { freeId } from './ids';
 import { startingCoat } from './new-piece';
@@ -33,18 +33,21 @@ function drawn(kind: Area['kind'], { shape }: Piece): Pick<Area, 'closed' | 'poi
       };
 }
 
-/** What an area begins to be tinted with, by colourants of the starting set. */
-const tints: Record<Area['kind'], { colourantId: string; load: number }[]> = {
-  sky: [
-    { colourantId: 'white-paste', load: 0.03 },
-    { colourantId: 'phthalo-blue', load: 0.0002 },
-  ],
-  land: [
-    { colourantId: 'white-paste', load: 0.01 },
-    { colourantId: 'tan', load: 0.006 },
-    { colourantId: 'black', load: 0.0006 },
-  ],
-};
+/** A colourant that is blue, and one that is black, by how they take light away: an artist's own go by other names. */
+const isBlue = ({ absorb: [r, , b] }: Colourant): boolean => r > 100 && r > 4 * b;
+const isBlack = ({ absorb }: Colourant): boolean => Math.min(...absorb) > 300;
+
+/** What an area begins to be tinted with, of what is on the shelf: a pale blue sky, and land between tan and grey. */
+function startingRecipe(kind: Area['kind'], colourants: Colourant[]): Part[] {
+  const named = (id: string) => colourants.find((c) => c.id === id);
+  // so much of it as takes away what an ordinary blue or black does at its load
+  const like = (found: Colourant | undefined, take: number): Part[] =>
+    found ? [{ colourantId: found.id, load: Number((take / Math.max(...found.absorb)).toPrecision(3)) }] : [];
+  const of = (id: string, load: number): Part[] => (named(id) ? [{ colourantId: id, load }] : []);
+  return kind === 'sky'
+    ? [...of('white-paste', 0.03), ...like(named('phthalo-blue') ?? colourants.find(isBlue), 0.2)]
+    : [...of('white-paste', 0.01), ...of('tan', 0.006), ...like(colourants.find(isBlack), 1.8)];
+}
 
 /** A piece with a sky or a land drawn on it, and a coat of its own for it, poured with the sea where there is one. */
 export function withArea(piece: Piece, kind: Area['kind'], { colourants, resins }: Pick<Studio, 'colourants' | 'resins'>): Piece {
@@ -67,7 +70,7 @@ export function withArea(piece: Piece, kind: Area['kind'], { colourants, resins 
     samePour: below?.samePour ?? false,
     tint: {
       name: name[0]!.toUpperCase() + name.slice(1),
-      recipe: tints[kind].filter((p) => colourants.some((c) => c.id === p.colourantId)),
+      recipe: startingRecipe(kind, colourants),
     },
   };
   const above = piece.coats.slice(place).map((c, i) => (i === 0 && at >= 0 ? { ...c, samePour: true } : c));

@@ -18,4 +18,4 @@ export { roundedToMarks, roundedToScale, unscraped } from './rounded';
 export { densityFromWater, fillHeight, markFromWater, vesselFor, waterDensity } from './vessel';
 export { exampleMarks, exampleWeights, readDensity, readDrop, readMarks, writeDrop, writeMarks } from './measured';
 export { proportioned } from './proportion';
-export { DOSES, readDose, type DoseInto } from './typed-dose';
+export { DOSES, readDose, readDoseIn, type DoseInto } from './typed-dose';

@@ -60,3 +60,24 @@ export function readDose(text: string, { colourant, resinG }: DoseInto, write: W
   }
   return readWithin(fraction, typed, limits.load, 'A dose', percent, '%');
 }
+
+/** What an ordinary mix weighs, g/ml, where its resin is not known. */
+const DENSITY = 1.1;
+
+/**
+ * Reads a dose where no cup stands beside it: a share of the mix, "0.5 %", or any dose with what it goes into, "5 drops in
+ * 30 ml", "1 drop in 10 g".
+ * @returns its load, a share of A + B by weight
+ */
+export function readDoseIn(text: string, colourant: DoseInto['colourant'], write: Writes): Reading {
+  const [, dose, into] = /^(.+?)\s+in(?:to)?\s+(.+)$/i.exec(text.trim()) ?? [];
+  if (dose !== undefined && into !== undefined) {
+    const [filled, weighed] = [read(volume, into, write.units.volume), read(mass, into, write.units.weight)];
+    const resinG = weighed.ok ? weighed.value : filled.ok ? filled.value * DENSITY : 0;
+    if (resinG <= 0) return no(`“${into}” is no amount of resin. Give it as in “30 ml” or “10 g”.`);
+    return readDose(dose, { colourant, resinG }, write);
+  }
+  if (/[a-z]/i.test(text) && !/per ?cent/i.test(text))
+    return no(`Say in how much resin, as in “${text.trim()} in ${write.volume(30)}”, or give a share of it, as in “0.5 %”.`);
+  return readWithin(fraction, text, limits.load, 'A share', percent, '%');
+}

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { readDose } from '#core/mix';
+import { readDose, readDoseIn } from '#core/mix';
 import { marked, metric, us } from '../../factories';
 import { near } from '../help';
 
@@ -45,4 +45,22 @@ test('half a drop, drops of a paste, ounces of either kind and a cup of pigment 
   assert.match(says('40 g'), /is 80 % of this cup; more than 30 % is no tint/);
   assert.match(says('a handful'), /is no dose here\. Give it as in “5 drops”/);
   assert.match(says('5 drops', blue, 0), /no resin in this cup yet/);
+});
+
+test('where no cup stands beside it, a dose says in how much; a share is a share everywhere', () => {
+  const at = (text: string): number => {
+    const reading = readDoseIn(text, blue, metric);
+    assert.ok(reading.ok, reading.ok ? '' : reading.says);
+    return reading.value;
+  };
+  near(at('1 drop in 10 g'), (0.025 * 1.1) / 10, 1e-9);
+  near(at('5 drops in 30 ml'), (5 * 0.025 * 1.1) / 33, 1e-9);
+  assert.equal(at('0.5 %'), 0.005);
+  const wrong = (text: string): string => {
+    const reading = readDoseIn(text, blue, metric);
+    return reading.ok ? '' : reading.says;
+  };
+  assert.match(wrong('5 drops'), /^Say in how much resin, as in “5 drops in 30 ml”, or give a share of it/);
+  assert.match(wrong('5 drops in a cup of tea'), /“a cup of tea” is no amount of resin/);
+  assert.match(wrong('0.5 drops in 30 ml'), /cannot be counted/);
 });

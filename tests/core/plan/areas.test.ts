@@ -5,7 +5,7 @@ import { openStudio, writeStudio, type Piece } from '#core/document';
 import { mirrored, withArea, withBaseTint, withoutBaseTint, withoutLine, withSide, withStartingSea, withTint } from '#core/edit';
 import { partsOf } from '#core/geometry';
 import { lightnessOf } from '#core/tint';
-import { coat, empty, piece, plan } from '../../factories';
+import { coat, empty, piece, plan, sample } from '../../factories';
 import { amiss, followed, written } from '../../followed';
 import { near, sum } from '../help';
 
@@ -31,6 +31,14 @@ test('each has a coat of its own tint in the sea’s pour, which the sea is kept
   near(p.coats.at(-1)!.area, 120_000, 1);
   const colour = p.colours.patches.find((x) => x.part === 6)!.colour!;
   assert.ok(lightnessOf(colour) > 0.7, `the sky is pale: ${colour}`);
+  // on a shelf of other names it is still a blue sky over land that is darker
+  const { colourants, resins } = sample();
+  const other = { ...empty, colourants, resins: [...empty.resins, ...resins] };
+  const land = withArea(withArea({ ...piece(), coats: [] }, 'sky', other), 'land', other);
+  assert.equal(land.coats.length, 0, 'without a resin to go with there is no coat');
+  const own = plan(withArea(withArea(piece(), 'sky', other), 'land', other), { colourants });
+  const of = (part: number): string => own.colours.patches.find((x) => x.part === part)!.colour!;
+  assert.ok(lightnessOf(of(7)) < lightnessOf(of(6)) - 0.1, `${of(7)} ${of(6)}`);
 });
 
 test('a sky is followed to the end: for several boards, in every way of writing', () => {

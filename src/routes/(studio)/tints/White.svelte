@@ -1,9 +1,9 @@
 <script lang="ts">
   import { ownLimit } from '#core/craft';
   import { thickenedBy, viscosity } from '#core/cure';
-  import { mixedDensity } from '#core/mix';
+  import { mixedDensity, readDoseIn } from '#core/mix';
   import { contrastOf, HIDES, hidingFilm, hidingLoad, recipeLayer, solidsShare, stickFilm, whitesOf } from '#core/tint';
-  import { bare, fixed, fraction, inUnit, length, plain, readWithin, writeShare, writeThickness } from '#core/units';
+  import { bare, fixed, fraction, inUnit, length, plain, readWithin, writeShare, writeThickness, type Reading } from '#core/units';
   import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import LineChart from '$lib/ui/LineChart.svelte';
@@ -24,6 +24,12 @@
   let seconds = $state(5);
   let below = $state(30);
 
+  /** A share, or as it is put in: "a pea in 30 ml"; no more than its makers allow. */
+  const readShare = (text: string): Reading => {
+    const found = white ? readDoseIn(text, white, shared.write) : undefined;
+    if (!found?.ok) return found ?? { ok: false, says: 'There is no white on the shelf.' };
+    return readWithin(fraction, `${found.value * 100} %`, { min: 0.001, max: most }, 'A share of white', writeShare, '%');
+  };
   const recipe = $derived(white ? [{ colourantId: white.id, load }] : []);
   const layerAt = (share: number, film: number) => recipeLayer([{ colourantId: white!.id, load: share }], work.means.colourants, film);
   const films = $derived([0.15, method.foamFilm, 0.43, 1, 1.5].filter((f, i, all) => all.indexOf(f) === i).sort((a, b) => a - b));
@@ -62,7 +68,7 @@
         label="white in the mix"
         value={load}
         shows={writeShare(load)}
-        read={(t) => readWithin(fraction, t, { min: 0.001, max: most }, 'A share of white', writeShare, '%')}
+        read={readShare}
         commit={async (v) => void (typedLoad = v)}
         hint="by weight; its makers allow {writeShare(most)}"
       />

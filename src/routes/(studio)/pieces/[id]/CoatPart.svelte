@@ -143,13 +143,13 @@
   >
 {/if}
 <div class="text-soft">
-  <label class="flex min-h-7 items-center gap-2"
+  <label class="flex min-h-7 items-center gap-2" title="With all below it: nothing is mixed for what lies"
     ><input
       type="checkbox"
       class="accent-ink"
       checked={coat.lies !== undefined}
       onchange={(e) => lie(e.currentTarget.checked ? {} : undefined)}
-    />on the board already{c.number > 1 && !coat.lies ? ', and all below it' : ''}</label
+    />already on the board</label
   >
   {#if coat.lies}
     <label

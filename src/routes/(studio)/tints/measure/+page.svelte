@@ -1,9 +1,9 @@
 <script lang="ts">
   import smears from '../../../../demo/smears.json';
   import type { Point } from '#core/document';
-  import { limits } from '#core/document';
+  import { readDoseIn } from '#core/mix';
   import { cardCorners, type CardReading, type Measuring } from '#core/tint';
-  import { film as fraction, plain, readWithin, writeShare } from '#core/units';
+  import { plain, type Reading } from '#core/units';
   import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
@@ -67,6 +67,12 @@
       [film, load] = [sample.film, sample.load];
       await photo?.open(await answer.blob(), sample.file.split('/').at(-1)!);
     });
+  /** What is being measured is not known yet: a drop of it is taken for one of an ordinary liquid pigment. */
+  const unknown = { name: 'It', kind: 'liquid pigment', density: 1.1, dropMl: 0.025 } as const;
+  const readLoad = (text: string): Reading => {
+    const found = readDoseIn(text, unknown, shared.write);
+    return found.ok && found.value <= 0 ? { ok: false, says: 'Nothing of it cannot be measured. Give one drop or more.' } : found;
+  };
   const drop = $derived.by(() => {
     const c = shared.colourants?.find((k) => k.dropMl !== undefined);
     return c
@@ -121,8 +127,8 @@
             label="colourant in it"
             value={load}
             shows={percent(load)}
-            read={(t) => readWithin(fraction, t, { min: 0.00001, max: limits.load.max }, 'A load', writeShare, '%')}
-            hint={drop}
+            read={readLoad}
+            hint="a share, or as in “1 drop in 10 g”{drop ? `; ${drop}` : ''}"
             commit={async (v) => {
               load = v;
               await measure();
