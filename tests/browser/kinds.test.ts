@@ -43,11 +43,7 @@ visit(
 
     // the beach is gravel, and may be bare
     await openCoat(page, /^1 Gravel/);
-    await page
-      .getByText('by weight; it takes 54.7 % of the volume')
-      .or(page.getByText(/by weight; it takes 5\d/))
-      .first()
-      .waitFor();
+    await page.getByText(/^5\d(\.\d)? % of the volume$/).waitFor();
     await page.getByRole('combobox', { name: 'beach' }).selectOption('tint');
     await page.getByRole('button', { name: /^1 Beach/ }).waitFor();
     await page.getByRole('combobox', { name: 'beach' }).selectOption('bare');

@@ -100,7 +100,7 @@ visit('white both ways, the texture of sand, and an additive’s cost beside the
   await page.getByText(/It costs later: degrease, scuff and seal/).waitFor();
   await openCoat(page, /^1 Sand/);
   await page.getByRole('combobox', { name: 'texture' }).selectOption('coarse');
-  await page.getByText(/by weight; it takes 4[5-9](\.\d)? % of the volume/).waitFor();
+  await page.getByText(/^4[5-9](\.\d)? % of the volume/).waitFor();
 });
 
 visit(

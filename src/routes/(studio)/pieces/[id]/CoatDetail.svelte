@@ -72,9 +72,9 @@
       <button type="button" class="whitespace-nowrap underline" onclick={onback}>Back to the cups <kbd>Esc</kbd></button>
     </p>
   {/snippet}
-  <div class="min-h-0 grow overflow-y-auto px-3 py-1.5 text-[13px]" {@attach shown}>
+  <div class="min-h-0 grow overflow-y-auto px-3 py-1 text-[13px]" {@attach shown}>
     {#if findings.length}<div class="-mx-3 mb-1.5"><Findings {findings} /></div>{/if}
-    <div class="grid grid-cols-2 items-start gap-x-3 gap-y-1 xl:grid-cols-3">
+    <div class="grid grid-cols-2 items-start gap-x-3 gap-y-0.5 xl:grid-cols-3">
       {#if coat.kind === 'wave'}
         {#await import('./WavePart.svelte') then { default: WavePart }}<WavePart {plan} {coat} {change} {set} />{/await}
       {:else if coat.kind === 'thread'}

@@ -37,7 +37,7 @@
   value={coat.taper ?? 0}
   range={limits.taper}
   what="A taper"
-  hint="across the shore, half of it under the sea"
+  hint="half of it under the sea"
   commit={(taper) => set('Change how the beach thins out', { taper })}
 />
 {#if how === 'in resin'}
@@ -50,33 +50,33 @@
 {#if how === 'in resin' || how === 'gravel'}
   <LiveField
     small
-    label="{grains} to resin"
+    label="{grains} to resin, by weight"
     shows={plain(coat.sandPerResin, 2)}
     read={(t) => readWithin(bare, t, limits.sandPerResin, 'A share', (v) => plain(v, 2))}
-    hint={`by weight; it takes ${writeShare(displaced(coat.sandPerResin))} of the volume`}
+    hint={`${writeShare(displaced(coat.sandPerResin))} of the volume`}
     value={coat.sandPerResin}
     commit={(sandPerResin) => set(`Change the share of ${grains}`, { sandPerResin })}
   />
 {/if}
 {#if how !== 'tint'}
   <div class="text-soft">
-    colour of the dry {grains}
+    dry {grains}, its colour
     <ColourWells
       name="Colour of the {grains}"
       colours={coat.colour ? [coat.colour] : []}
       most={1}
       onchange={([own]) => act(`Change the colour of the ${grains}`, (p, id) => withGrainColour(p, id, own))}
     />
+    <label class="flex min-h-7 items-center gap-2"
+      ><input
+        type="checkbox"
+        class="accent-ink"
+        checked={coat.tint !== undefined}
+        onchange={(e) => {
+          const tinted = e.currentTarget.checked;
+          void act(tinted ? 'Tint its resin' : 'Leave its resin clear', (p, id) => withTintedSand(p, id, tinted, colourants));
+        }}
+      />its resin is tinted</label
+    >
   </div>
-  <label class="flex min-h-7 items-center gap-2 self-end text-soft"
-    ><input
-      type="checkbox"
-      class="accent-ink"
-      checked={coat.tint !== undefined}
-      onchange={(e) => {
-        const tinted = e.currentTarget.checked;
-        void act(tinted ? 'Tint its resin' : 'Leave its resin clear', (p, id) => withTintedSand(p, id, tinted, colourants));
-      }}
-    />its resin is tinted</label
-  >
 {/if}
