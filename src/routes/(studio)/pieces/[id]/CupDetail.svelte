@@ -49,7 +49,8 @@
     const { coat: coatId } = cup.id;
     const at = index;
     await editor.commit(`Take ${colourant.name} off ${cup.name}`, (p) => withLoad(p, coatId, at, { colourantId: colourant.id, load: 0 }));
-    await focusOn(`add ${colourant.id}`);
+    // who has gone on to type in a field is not taken out of it
+    if (!(document.activeElement instanceof HTMLInputElement)) await focusOn(`add ${colourant.id}`);
   }
   const rename = (name: string) => {
     const { coat: coatId } = cup.id;
