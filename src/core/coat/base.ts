@@ -46,9 +46,11 @@ export const base: Kind<BaseCoat> = {
   }),
   film: ({ film }) => film,
   cups,
-  covers: (coat, { colourants, own }) => {
+  covers: (coat, at) => {
     const tints = tintsOf(coat);
-    return tintOver((tints[tintAt(tints.length, own.place, own.of)] ?? coat.tint).recipe, colourants);
+    if (tints.length === 1) return tintOver(coat.tint.recipe, at.colourants);
+    const { place, of } = at.own;
+    return tintOver((tints[tintAt(tints.length, place, of)] ?? coat.tint).recipe, at.colourants);
   },
   section: () => [{ kind: 'base', share: 1 }],
   says: ({ name, place, into, several }) =>

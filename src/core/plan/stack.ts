@@ -18,7 +18,7 @@ export interface Stack {
 
 /** The ground of a board before its first coat, in one of its parts: paint may be graded from the deep to the beach. */
 export function groundStack({ piece, cut }: Pick<Site, 'piece' | 'cut'>, part: number): Stack {
-  const { internal, bare } = groundOf(piece.surface, depthOf({ cut, piece }, part));
+  const { internal, bare } = groundOf(piece.surface, piece.surface.colours && depthOf({ cut, piece }, part));
   return { internal, known: groundKnown(piece.surface), bare };
 }
 
@@ -36,9 +36,17 @@ export function hides(coat: Coat, film: number): boolean {
 
 /** What a coat does to what is below it in a part of the board: 0 the beach, the sea from the shore seaward, then areas. */
 export function coverOver({ piece, cut, method, regions }: Site, coat: Coat, part: number, colourants: Colourant[]): Covers {
-  const order = partsFromDeep(regions.get(coat.id)!, piece.sea);
-  const own = { place: Math.max(0, order.indexOf(part)), of: order.length };
-  const covers = kindOf(coat).covers(coat, { part, parts: cut.sea.length, own, colourants, method });
+  const covers = kindOf(coat).covers(coat, {
+    part,
+    parts: cut.sea.length,
+    // few coats ask for it, and a dragged shore asks for every coat again
+    get own() {
+      const order = partsFromDeep(regions.get(coat.id)!, piece.sea);
+      return { place: Math.max(0, order.indexOf(part)), of: order.length };
+    },
+    colourants,
+    method,
+  });
   const { brushed } = coat;
   if (!brushed) return covers;
   return (internal, film) => {
