@@ -23,6 +23,6 @@ export function whatIsBelow(plan: PiecePlan, standing: Standing, number: number,
   else if (curing && now < curing.recoatFrom) says.push(`What lies below is still tacky, until ${write(curing.recoatFrom)}.`);
   else if (curing && now >= curing.bondUntil)
     says.push(`What lies below no longer bonds by itself, since ${write(curing.bondUntil)}: scuff and wipe it first.`);
-  else if (!curing && standing.begun) says.push('Nobody knows here when what lies below was poured: scuff and wipe it first.');
+  else if (!curing && standing.begun) says.push('The day what lies below was poured is not known: scuff and wipe it first.');
   return says;
 }

@@ -75,7 +75,7 @@ test('where its day is known it cures from then on; where it is not, it is scuff
   const unknown = stand(begun());
   assert.deepEqual([unknown.begun, unknown.curing], [true, undefined]);
   assert.deepEqual(whatIsBelow(plan(begun()), unknown, 1, NOW, write), [
-    'Nobody knows here when what lies below was poured: scuff and wipe it first.',
+    'The day what lies below was poured is not known: scuff and wipe it first.',
   ]);
   assert.match(whatIsBelow(plan(begun('2026-10-01')), old, 1, NOW, write)[0]!, /no longer bonds by itself/);
   const all = withLying(piece(), the(piece(), 'top').id, {});

@@ -43,7 +43,7 @@
   const today = $derived(zone.civil(minutes.now).slice(0, 10));
   function lie(lies: Coat['lies']) {
     const { id } = coat;
-    void editor.commit(lies ? `Take ${c.name} for poured` : `Take ${c.name} for still to pour`, (p) => withLying(p, id, lies));
+    void editor.commit(lies ? `Say ${c.name} is on the board` : `Say ${c.name} is still to pour`, (p) => withLying(p, id, lies));
   }
 
   const brushes = [
