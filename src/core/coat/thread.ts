@@ -7,8 +7,8 @@ import { tintOver } from './covering';
 import { cupFor, lineNeed } from './cup';
 import type { Kind } from './kind';
 
-/** Cross-section of a thread as a cap, mm². */
-export const threadSection = ({ lineWidth, lineHeight }: ThreadCoat): number => (2 / 3) * lineWidth * lineHeight;
+/** Mean film of a thread, mm: it lies as a cap. */
+export const threadFilm = ({ lineHeight }: Pick<ThreadCoat, 'lineHeight'>): number => (2 / 3) * lineHeight;
 
 /** How far a thread lies to either side of the line it runs along, mm: out to sea, and back toward the land. */
 export const threadReach = ({ along, off = 0, lineWidth }: ThreadCoat): { reachSea: number; reachUp: number } => {
@@ -31,10 +31,10 @@ export const thread: Kind<ThreadCoat> = {
     lineHeight: 1,
     tint: onShelf({ ...startingTints[0]!, name: 'Thread' }),
   }),
-  film: (coat) => threadSection(coat) / coat.lineWidth,
+  film: threadFilm,
   cups: (s, coat) => {
     const laid = lineVolume(coat.lineWidth, coat.lineHeight, s.lengthOf(coat.along) * s.piece.count);
-    const colour = tintHex(s, coat.tint, threadSection(coat) / coat.lineWidth);
+    const colour = tintHex(s, coat.tint, threadFilm(coat));
     return [cupFor(s, coat, 'thread', coat.tint.name, lineNeed(laid), { tint: coat.tint, colour, ...additiveFor(s, coat) })];
   },
   covers: ({ tint }, { colourants }) => tintOver(tint.recipe, colourants),

@@ -1,5 +1,5 @@
-import { startingFilm } from '#core/craft';
-import { boxOf, type Area, type Coat, type Colourant, type Part, type Piece, type Point, type Studio } from '#core/document';
+import { startingFilm, turns } from '#core/craft';
+import { boxOf, landOnRight, type Area, type Coat, type Colourant, type Part, type Piece, type Point, type Studio } from '#core/document';
 import { newCoatId, placeFor, resinFor, withoutCoat } from './coats';
 import { freeId } from './ids';
 import { startingCoat } from './new-piece';
@@ -8,10 +8,13 @@ import { tenth } from './tenth';
 /** Share of the board's height that a new sky takes from the top. */
 const SKY = 0.22;
 
-/** A horizon, run so that the sky is on its right hand; a headland in the corner of the land at the left. */
-function drawn(kind: Area['kind'], { shape }: Piece): Pick<Area, 'closed' | 'points'> {
+/** A horizon at the deep side, run so that the sky is on its right hand; a headland at the side of the sea. */
+function drawn(kind: Area['kind'], { shape, sea: { side } }: Piece): Pick<Area, 'closed' | 'points'> {
   const [w, h] = boxOf(shape);
-  const at = (shares: [number, number][]): Point[] => shares.map(([x, y]) => ({ x: tenth(x * w), y: tenth(y * h) }));
+  const at = (shares: [number, number][]): Point[] => {
+    const points = shares.map(([x, y]) => turns[side]({ x, y })).map(({ x, y }) => ({ x: tenth(x * w), y: tenth(y * h) }));
+    return landOnRight(side) === landOnRight('far') ? points : points.reverse();
+  };
   return kind === 'sky'
     ? {
         closed: false,
@@ -55,7 +58,8 @@ export function withArea(piece: Piece, kind: Area['kind'], { colourants, resins 
   const id = freeId(kind, areas);
   const name = id === `${kind}-1` ? kind : id.replace('-', ' ');
   const sea = { ...piece.sea, areas: [...areas, { id, name, kind, ...drawn(kind, piece) }] };
-  const at = piece.coats.findIndex((c) => c.kind === 'sea');
+  // what lies on the board already is not poured with anything
+  const at = piece.coats.findIndex((c) => c.kind === 'sea' && !c.lies);
   const place = at < 0 ? placeFor(piece.coats, 'base') : at;
   const resinId = piece.coats[at]?.resinId ?? resinFor(piece.coats, 'base');
   if (resinId === undefined) return { ...piece, sea };

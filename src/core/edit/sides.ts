@@ -34,7 +34,7 @@ const isBeachless = ({ coats }: Piece): boolean => {
 function withSand(piece: Piece, studio: Pick<Studio, 'colourants' | 'resins'>): Piece {
   const at = piece.coats.findIndex((c) => c.kind === 'sea');
   const sea = piece.coats[at];
-  if (!sea) return piece;
+  if (!sea || sea.lies) return piece;
   const sand = startingCoat('sand', newCoatId(piece, 'sand'), sea.resinId, piece.sea.edges.length + 1, studio);
   const coats = [
     ...piece.coats.slice(0, at),

@@ -1,4 +1,4 @@
-import { foamOver, kindOf, threadSection, type Site } from '#core/coat';
+import { foamOver, kindOf, threadFilm, type Site } from '#core/coat';
 import { openOf } from '#core/craft';
 import { isLine, type Coat, type Colourant, type LineCoat, type Sea } from '#core/document';
 import { inlandBand, partition, partsOf, type Cut, type Region, type Ring } from '#core/geometry';
@@ -70,7 +70,7 @@ class Chart {
       line.kind === 'wave'
         ? foamOver(line, means, 1)
         : kindOf(line).covers(line, { ...means, part: 0, parts: 1, own: { place: 0, of: 1 } });
-    const film = line.kind === 'wave' ? 0 : threadSection(line) / line.lineWidth;
+    const film = line.kind === 'wave' ? 0 : threadFilm(line);
     const first = this.#parts.map((_, part) => this.piles.find((p) => p.part === part)!);
     this.foams.push({ line, stacks: first.map(({ stack }) => laidOn(stack, covers, film)) });
   }

@@ -2,10 +2,10 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { partsFromDeep } from '#core/coat';
 import { openStudio, writeStudio, type Piece } from '#core/document';
-import { mirrored, withArea, withBaseTint, withoutBaseTint, withoutLine, withSide, withStartingSea, withTint } from '#core/edit';
+import { mirrored, withArea, withBaseTint, withLying, withoutBaseTint, withoutLine, withSide, withStartingSea, withTint } from '#core/edit';
 import { partsOf } from '#core/geometry';
 import { lightnessOf } from '#core/tint';
-import { coat, empty, piece, plan, sample } from '../../factories';
+import { coat, empty, piece, plan, sample, the } from '../../factories';
 import { amiss, followed, written } from '../../followed';
 import { near, sum } from '../help';
 
@@ -113,5 +113,27 @@ test('a base of several tints is seen part by part, laid one into the next, and 
   assert.equal(
     withoutBaseTint(based(2), 'base-x', 1).coats[0]!.kind === 'base' && plan(withoutBaseTint(based(2), 'base-x', 1)).coats[0]!.cups.length,
     1,
+  );
+});
+
+test('a sky is drawn at the deep side of any board, and over a sea that lies it begins a pour of its own', () => {
+  for (const side of ['far', 'near', 'left', 'right'] as const) {
+    const p = withArea(withSide(piece(), side), 'sky', empty);
+    near(plan(p).cut.areas[0]!.area, 0.22 * 120_000, 5);
+    const deep = withArea(piece(), 'sky', empty);
+    const turned = plan(withSide(deep, side)).cut.areas[0]!;
+    assert.equal(Math.round(turned.area), Math.round(plan(p).cut.areas[0]!.area), side);
+    const middle = plan(p)
+      .cut.areas[0]!.rings.flat()
+      .reduce((sum, q) => sum + (side === 'left' || side === 'right' ? q.x : q.y), 0);
+    const same = turned.rings.flat().reduce((sum, q) => sum + (side === 'left' || side === 'right' ? q.x : q.y), 0);
+    near(middle / plan(p).cut.areas[0]!.rings.flat().length, same / turned.rings.flat().length, 1);
+  }
+  const begun = withArea(withLying(piece(), the(piece(), 'wave').id, {}), 'sky', empty);
+  const sky = begun.coats.findIndex((c) => c.name === 'Sky');
+  assert.deepEqual([sky, begun.coats[sky]!.samePour, Boolean(begun.coats[sky]!.lies)], [3, false, false]);
+  assert.deepEqual(
+    followed(begun).findings.filter((x) => x.severity === 'stop'),
+    [],
   );
 });
