@@ -1,5 +1,6 @@
 /** What the tests are made of: the starting resin, method and panel, the sample studio, and changes of them. */
 import { steady, Zone } from '#core/air';
+import { Airs } from '#core/cure';
 import { readFileSync } from 'node:fs';
 import { emptyStudio, startingMethod, startingResin } from '#core/craft';
 import { startingBoard, startingCoat, startingPiece, type BoardAnswers } from '#core/edit';
@@ -11,6 +12,8 @@ import { writesIn } from '#core/units';
 /** The planner of the tests: what one has worked out the next need not. */
 export const planner = new Planner();
 export const utc = new Zone('UTC');
+/** Rooms in which nothing was ever read. */
+export const airs = new Airs(utc);
 
 /** Studios that read metric units and US ones, and one of each that has no scale. */
 export const metric = writesIn({ length: 'mm', volume: 'ml', temperature: '°C', weight: 'g' });

@@ -1,3 +1,6 @@
 /** Air over the hours, and civil time: what a film feels, and what the clock on the wall shows. */
-export { roomAir, roomAt, steady, type Air } from './air';
+export { roomAt, steady, warmer, type Air } from './air';
+export { Climate } from './climate';
+export { byTheHour, daysWith, readingsOf, type AirAt } from './days';
+export { DAMP, dewPoint, humidityAt } from './damp';
 export { Zone } from './zone';

@@ -9,6 +9,9 @@ const films: Record<FilmedCoat['kind'], Record<Laid, number>> = {
   glaze: { spread: 0.6, poured: 0.8 },
   clear: { spread: 0.9, poured: 1 },
 };
+/** A poured film, by which what was warm in its cup is soon as warm as the room, mm. */
+export const POURED_FILM = 2;
+
 /** Clear over the highest point of what a top covers, mm. */
 const TOP = 1;
 

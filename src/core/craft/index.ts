@@ -3,7 +3,7 @@ export { bulk, dressingDensity, GRAIN, GRAVEL_DEPTH, materials, primerFilm, SAND
 export { type ColourantKind, colourantKinds, ownLimit, spoonDensity } from './colourants';
 export { dabs } from './dabs';
 export { startingDressings } from './dressings';
-export { startingBeachFilm, startingCover, startingFilm, startingPerResin } from './films';
+export { startingBeachFilm, startingCover, startingFilm, startingPerResin, POURED_FILM } from './films';
 export { dryingOf, handsOn, handsOnSeveral, pricingOf, startingMethod, startingPricing } from './habits';
 export { startingColourants } from './palette';
 export { startingResin, startingVessels, vesselsOf } from './materials';
@@ -26,6 +26,7 @@ export {
   under,
 } from './schools';
 export { hasBeach, startingSea, type StartingSea, startingSeas } from './seas';
+export { measuredDoubts, ordinaryDoubts } from './doubts';
 export { slopeCupName, slopeCupNames, slopeCups, startingSlope } from './slopes';
 export { standIns } from './stand-ins';
 export { emptyStudio } from './studio';

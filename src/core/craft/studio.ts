@@ -18,4 +18,5 @@ export const emptyStudio = (): Studio => ({
   vessels: startingVessels,
   stock: [],
   slopes: [],
+  air: [],
 });

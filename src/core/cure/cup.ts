@@ -76,6 +76,7 @@ const COURSE_STEP = 0.5;
  * @param untilAge where only the way to an age is asked for, the age at which it may end; the peak is then the
  *                 warmest so far
  * @param startC  of the bottles, °C, where that is not the air's
+ * @param lossU   heat given to the air, W/(m²·K)
  */
 export function cupCourse(
   grams: number,
@@ -86,13 +87,14 @@ export function cupCourse(
   ea: number,
   untilAge = Infinity,
   startC = air(0),
+  lossU = LOSS,
 ): CupCourse {
   // the Arrhenius rate of rate.ts with what does not change taken out of the loop
   const steep = (ea * 1000) / R;
   const rest = 1 / kelvin(refC);
   const rate = (celsius: number): number => Math.exp(-steep * (1 / (celsius + 273.15) - rest));
   const k = cureConstant(gelAge);
-  const loss = (60 * LOSS * surface) / (grams * CAPACITY);
+  const loss = (60 * lossU * surface) / (grams * CAPACITY);
   const heat = HEAT / CAPACITY;
   const curing = (alpha: number, speed: number): number => k * (B + alpha) * (1 - alpha) ** 2 * speed;
   const course: CupCourse = { celsius: [startC], age: [0], gelMin: Infinity, runawayMin: Infinity, peakC: startC, peakMin: 0 };
@@ -160,6 +162,13 @@ export function cupAge(course: CupCourse, min: number): number {
   const at = Math.min(Math.max(0, min) / COURSE_STEP, course.age.length - 2);
   const i = Math.floor(at);
   return course.age[i]! + (course.age[i + 1]! - course.age[i]!) * (Math.max(0, min) / COURSE_STEP - i);
+}
+
+/** Temperature of a standing cup at a clock minute, °C; past the record as it was at its end. */
+export function cupCelsius({ celsius }: CupCourse, min: number): number {
+  const at = Math.min(Math.max(0, min) / COURSE_STEP, celsius.length - 1);
+  const i = Math.min(Math.floor(at), celsius.length - 2);
+  return celsius[i]! + (celsius[i + 1]! - celsius[i]!) * (at - i);
 }
 
 /** Clock minute at which a standing cup reaches an age, min. */

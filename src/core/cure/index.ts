@@ -1,8 +1,14 @@
 /** The clock that temperature drives: equivalent age, thickness, the cup that warms itself, and the windows they open. */
+export { AgeLine } from './age-line';
+export { Airs } from './airs';
 export { age, filmAgeing, LONGEST_WAIT, minuteOfAge, rate } from './rate';
-export { ageOfViscosity, thickenedBy, thickeningRate, viscosity } from './viscosity';
+export { beadRun, beadViscosity, shortestRun, type Bead } from './bead';
+export { coolingMin, cooledAge, filmCourse, heatAge } from './film';
+export { likely, inputs, type Doubts, type Input, type Likely, type Shift } from './sure';
+export { ageOfViscosity, flowing, thickenedBy, thickeningRate, viscosity } from './viscosity';
 export {
   cupAge,
+  cupCelsius,
   cupCourse,
   type CupCourse,
   cupFill,

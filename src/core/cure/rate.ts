@@ -65,10 +65,18 @@ function withinStretch(from: AirReading, until: AirReading, wanted: number, more
  * How a film ages in some air: gives the clock minute at which it reaches an age. The air is gone through once, however
  * many ages are asked for.
  * @param air     of a stretch of `stepMin` the temperature at both ends is taken, and runs straight between them
- * @returns minutes after the start of an equivalent age, min at refC; after 60 days it ages on as it last did
+ * @param floorC  colder than this it gathers none
+ * @returns minutes after the start of an equivalent age, min at refC; after 60 days it ages on as it last did, and does not
+ *          come to what it no longer ages toward
  */
-export function filmAgeing(air: Air, refC: number, ea: number, stepMin = 60): (age: number) => number {
+export function filmAgeing(air: Air, refC: number, ea: number, stepMin = 60, floorC = -Infinity): (age: number) => number {
+  if (air.steady !== undefined) {
+    const speed = air.steady < floorC ? 0 : rate(air.steady, refC, ea);
+    return (wanted) => (wanted <= 0 ? 0 : wanted / speed);
+  }
   const readings: AirReading[] = [{ min: 0, celsius: air(0) }];
+  const gathers = (from: AirReading, until: AirReading): number =>
+    Math.min(from.celsius, until.celsius) < floorC ? 0 : stretchAge(from, until, refC, ea);
   /** Age at each reading. */
   const ages = [0];
   return (wanted) => {
@@ -76,11 +84,12 @@ export function filmAgeing(air: Air, refC: number, ea: number, stepMin = 60): (a
     while (ages.at(-1)! < wanted && readings.at(-1)!.min < LONGEST_WAIT) {
       const from = readings.at(-1)!;
       const until = { min: from.min + stepMin, celsius: air(from.min + stepMin) };
-      ages.push(ages.at(-1)! + stretchAge(from, until, refC, ea));
+      ages.push(ages.at(-1)! + gathers(from, until));
       readings.push(until);
     }
     const i = ages.findIndex((age) => age >= wanted);
-    if (i < 0) return readings.at(-1)!.min + (wanted - ages.at(-1)!) / rate(readings.at(-1)!.celsius, refC, ea);
+    const last = readings.at(-1)!;
+    if (i < 0) return last.celsius < floorC ? Infinity : last.min + (wanted - ages.at(-1)!) / rate(last.celsius, refC, ea);
     return withinStretch(readings[i - 1]!, readings[i]!, wanted - ages[i - 1]!, ages[i]! - ages[i - 1]!, refC, ea);
   };
 }

@@ -31,6 +31,7 @@ export interface Windows {
   shells: Span;
   /** The next coat bonds by itself; later it is scuffed and wiped first. */
   nextCoat: Span;
+  /** Infinity where it is too cold for its full hardness. */
   fullCure: number;
 }
 
@@ -40,6 +41,12 @@ export interface WhiteCup {
   multiplier: number;
   /** Clock minute at which this cup reaches an equivalent age. */
   minuteOfAge: (age: number) => number;
+}
+
+/** What the film of a batch is beside one that lies from the first minute, as warm as the air. */
+export interface FilmStart {
+  /** How much older it is, for having stood warm in its cup and for what heat it brings along; equivalent min. */
+  ahead: number;
 }
 
 /** When the white of a batch may be laid, and when it is crispest. */
@@ -63,21 +70,23 @@ function whiteWindow(resin: Resin, method: Method, air: Air, white: WhiteCup): R
  * @param air   by minutes after A and B met
  * @param white left out where the batch has none
  */
-export function windowsOf(resin: Resin, method: Method, air: Air, white?: WhiteCup): Windows {
-  const clock = filmAgeing(air, resin.refC, method.activationEa);
+export function windowsOf(resin: Resin, method: Method, air: Air, white?: WhiteCup, { ahead }: FilmStart = { ahead: 0 }): Windows {
+  const lies = filmAgeing(air, resin.refC, method.activationEa);
+  const hardens = filmAgeing(air, resin.refC, method.activationEa, 60, resin.lowestC);
+  const clock = (age: number): number => lies(age - ahead);
   const working = resin.workingMin;
   const k = thickeningRate(resin, method);
   return {
     stirred: resin.stirMin,
-    tint: { from: resin.stirMin, until: clock(working / 2) },
+    tint: { from: resin.stirMin, until: Math.max(resin.stirMin, clock(working / 2)) },
     ...(white && whiteWindow(resin, method, air, white)),
     heatUntil: clock(working),
     lastMoves: { from: clock(0.8 * working), until: clock(working) },
-    cellsThreeQuarters: clock(Math.log(4) / k),
-    cellsNearlyAll: clock(Math.log(10) / k),
+    cellsThreeQuarters: lies(Math.log(4) / k),
+    cellsNearlyAll: lies(Math.log(10) / k),
     leave: { from: clock(working), until: clock(resin.handleH * 60) },
     shells: { from: clock(working / 3), until: clock(working) },
     nextCoat: { from: clock(resin.recoatFromH * 60), until: clock(resin.bondUntilH * 60) },
-    fullCure: clock(resin.fullCureH * 60),
+    fullCure: Math.max(clock(resin.handleH * 60), hardens(resin.fullCureH * 60 - ahead)),
   };
 }

@@ -12,6 +12,7 @@ const known: Record<PourEvent['kind'], true> = {
   weighed: true,
   did: true,
   'heat pass': true,
+  'bead check': true,
   note: true,
   replanned: true,
   abandoned: true,

@@ -136,4 +136,27 @@ export const limits = {
   colours: { min: 1, max: 6 },
   /** Points of a curve of the drawing. */
   curve: { min: 2, max: 60 },
+  /** What a thermometer may show, °C: a closed van reaches 60. */
+  reading: { min: -30, max: 70 },
+  /** Relative humidity. */
+  humidity: { min: 0.05, max: 1 },
+  /** A place to cure, mm. */
+  placeSide: { min: 50, max: 5000 },
+  /** Warmed bottles, °C: water no hotter than a bath. */
+  bottles: { min: 5, max: 60 },
+  /** Most film of one pour, mm. */
+  mostFilm: { min: 0.5, max: 100 },
+  /** A pass of heat over one place, s, and its skin, °C. */
+  heatSeconds: { min: 0, max: 120 },
+  heatC: { min: 20, max: 200 },
+  /** How far a wave may move by morning, mm. */
+  drift: { min: 0.5, max: 100 },
+  /** Feet below a board, and how far it hangs, degrees. */
+  feet: { min: 1, max: 8 },
+  tilt: { min: -10, max: 10 },
+  /** A bead of mix on a tilted tile: mm² of cross-section, degrees, mm run in so many s. */
+  bead: { min: 1, max: 500 },
+  beadAngle: { min: 2, max: 90 },
+  beadRun: { min: 1, max: 1000 },
+  beadSeconds: { min: 5, max: 600 },
 } satisfies Record<string, Range>;

@@ -80,12 +80,13 @@ const fromSchema = (root: unknown, e: ErrorObject): Problem => ({
   expected: expectation(e),
 });
 
-/** A studio written before there was a shelf opens with the cups everyone starts with, and nothing on it; one before slopes, with none. */
+/** A studio written before there was a shelf opens with the cups everyone starts with, and nothing on it; one before slopes or readings of the air, with none. */
 const whole = (studio: Studio): Studio => ({
   ...studio,
   vessels: studio.vessels ?? cupsBeforeShelf,
   stock: studio.stock ?? [],
   slopes: studio.slopes ?? [],
+  air: studio.air ?? [],
 });
 
 /**

@@ -1,5 +1,5 @@
 import { resinProblem } from './rules';
-import type { Coat, Piece, Pour, Resin, Sea, Slope, Stock, Studio, Vessel } from './schema';
+import type { AirDay, Coat, Piece, Pour, Resin, Sea, Slope, Stock, Studio, Vessel } from './schema';
 import { shapeProblem } from './shape';
 import { tintsOf } from './tints';
 import { linesOf } from './lines';
@@ -162,6 +162,16 @@ function vesselProblems({ marks = [], holds }: Vessel, at: string): Problem[] {
   });
 }
 
+/** Readings of a room that is there, each later than the one before. */
+const airProblems = ({ roomId, readings }: AirDay, at: string, { rooms }: Studio): Problem[] => [
+  ...known(roomId, rooms, `${at}/roomId`, 'rooms'),
+  ...readings.flatMap(({ min }, i): Problem[] =>
+    i > 0 && min <= readings[i - 1]!.min
+      ? [{ path: `${at}/readings/${i}/min`, found: String(min), expected: `a minute after the one before, ${readings[i - 1]!.min}` }]
+      : [],
+  ),
+];
+
 function slopeProblems(slope: Slope, at: string, { resins, colourants }: Studio): Problem[] {
   const shares = (['deep', 'toward'] as const).flatMap((key) =>
     slope[key].flatMap(({ colourantId }, i) => known(colourantId, colourants, `${at}/${key}/${i}/colourantId`, 'colourants')),
@@ -201,5 +211,7 @@ export function referenceProblems(studio: Studio): Problem[] {
     ...(studio.stock ?? []).flatMap((stock, i) => stockProblems(stock, `/stock/${i}`, studio)),
     ...repeated(studio.slopes ?? [], '/slopes'),
     ...(studio.slopes ?? []).flatMap((slope, i) => slopeProblems(slope, `/slopes/${i}`, studio)),
+    ...repeated(studio.air ?? [], '/air'),
+    ...(studio.air ?? []).flatMap((day, i) => airProblems(day, `/air/${i}`, studio)),
   ];
 }

@@ -28,6 +28,7 @@ export function writeStudio(studio: Studio): string {
     ...(studio.vessels && { vessels: byId(studio.vessels) }),
     ...(studio.stock && { stock: byId(studio.stock) }),
     ...(studio.slopes && { slopes: byId(studio.slopes) }),
+    ...(studio.air && { air: byId(studio.air) }),
   };
   return JSON.stringify(ordered(sorted), null, 2) + '\n';
 }

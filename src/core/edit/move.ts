@@ -1,4 +1,5 @@
-import type { Pour, Stock, Studio } from '#core/document';
+import { daysWith, readingsOf } from '#core/air';
+import type { AirDay, Pour, Stock, Studio } from '#core/document';
 
 const [HOUR, DAY] = [3_600_000, 86_400_000];
 
@@ -20,6 +21,16 @@ const movedStock = ({ since, opened, expires, corrections, ...rest }: Stock, by:
   ...(corrections && { corrections: corrections.map((c) => ({ ...c, at: moved(c.at, by) })) }),
 });
 
+/** Readings of the air move with what cured in it. */
+const movedAir = (air: AirDay[], by: number): AirDay[] =>
+  [...new Set(air.map((day) => day.roomId))].flatMap((room) =>
+    daysWith(
+      [],
+      room,
+      readingsOf(air, room).map((read) => ({ ...read, ms: read.ms + by })),
+    ),
+  );
+
 /**
  * A studio recorded at one moment as it would stand at another. What happened moves by whole hours, so that a film
  * that was tacky still is; what is planned moves by whole days, so that it keeps its hour.
@@ -37,5 +48,6 @@ export function movedTo(studio: Studio, recorded: number, now: number): Studio {
     })),
     pours: studio.pours.map((pour) => movedPour(pour, past)),
     ...(studio.stock && { stock: studio.stock.map((stock) => movedStock(stock, planned)) }),
+    ...(studio.air && { air: movedAir(studio.air, past) }),
   };
 }

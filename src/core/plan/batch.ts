@@ -1,9 +1,26 @@
 import type { Resin } from '#core/document';
-import { cupAge, cupMinuteOfAge, thickenedBy, viscosity, windowsOf, type CupCourse, type Windows } from '#core/cure';
+import {
+  age,
+  coolingMin,
+  cooledAge,
+  cupAge,
+  cupCelsius,
+  cupMinuteOfAge,
+  rate,
+  thickenedBy,
+  viscosity,
+  windowsOf,
+  type CupCourse,
+  type Shift,
+  type Windows,
+} from '#core/cure';
 import { cupContent, volumeWeighedError, mixedDensity, split, type Split } from '#core/mix';
+import { POURED_FILM } from '#core/craft';
 import { solidsShare } from '#core/tint';
 import type { Cup } from '#core/coat';
+import { once } from './once';
 import type { Care } from './courses';
+import { likelyWindows, moved, type LikelyWindows, type Moved } from './likely';
 import type { Bench } from './means';
 
 /** One mixing of A and B: the cups it fills, of one piece or of several, and the clock it starts. */
@@ -17,6 +34,10 @@ export interface Batch {
   /** Ratio error made by weighing the maker's volumes as grams; 0 where the maker states weights. */
   weighedError: number;
   windows: Windows;
+  /** How sure its windows are; worked out when it is first asked for. */
+  likely: () => LikelyWindows;
+  /** How much older its film is than one that lay in the air of the room from the first minute, equivalent min. */
+  ahead: number;
   /** How the white's own cup ages and how much thicker than clear it is; of a 10 ml cup of clear where there is no white. */
   white: { course: CupCourse; multiplier: number; ml: number };
   /** Cups that hold the most for the longest, waiting to be emptied: the mixing cup, and the fullest one filled from it. */
@@ -53,6 +74,22 @@ export const whiteThickness = (
 export type Strain =
   { kind: 'runs away' | 'past working'; cup: WaitingCup; emptied: number } | { kind: 'outlasts'; needed: number; working: number };
 
+/** How much older a film is that is laid at a minute out of a cup, than one that lay in the air from the first; equivalent min. */
+function filmAhead(cup: CupCourse, at: number, density: number, { resin, method, air }: Moved): number {
+  const { refC } = resin;
+  const ea = method.activationEa;
+  const cooled = cooledAge(cupCelsius(cup, at), air(at), coolingMin(POURED_FILM, density), refC, ea);
+  const inAir =
+    air.steady === undefined
+      ? age(
+          [0, at / 2, at].map((min) => ({ min, celsius: air(min) })),
+          refC,
+          ea,
+        )
+      : at * rate(air.steady, refC, ea);
+  return cupAge(cup, at) + cooled - inAir;
+}
+
 /**
  * One mixing of a resin for some cups.
  * @param resin its times as ages of a film
@@ -70,6 +107,9 @@ export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = 
   const whiteMl = white?.ml ?? 10;
   const whiteCourse = course(whiteMl, resin.workingMin);
   const multiplier = white ? method.whitePaste * thickenedBy(solidsShare(white.made.tint?.recipe ?? [], colourants, density)) : 1;
+  const fullest = cups.reduce<Cup | undefined>((most, c) => (!most || c.ml > most.ml ? c : most), undefined);
+  const coloured = cups.filter((c) => c.doses.length || c.sandG).length;
+  const laidAt = (stirMin: number): number => stirMin + method.colourMinPerCup * coloured;
   const waits = (name: string, volume: number, key?: string): WaitingCup => {
     const kept = key ? {} : care;
     const own = course(volume, resin.workingMin, kept);
@@ -84,7 +124,16 @@ export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = 
       ...(key && { key }),
     };
   };
-  const fullest = cups.reduce<Cup | undefined>((most, c) => (!most || c.ml > most.ml ? c : most), undefined);
+  /** The windows with some inputs moved, and how much older the film is for its time in the cup. */
+  const clock = (shift: Shift): { windows: Windows; ahead: number } => {
+    const own = moved({ resin, method, air }, shift);
+    const there = { ...bench, method: own.method, air: own.air };
+    const cup = (volume: number): CupCourse => courses.of(volume, density, own.resin, there, own.resin.workingMin);
+    const ahead = fullest ? filmAhead(cup(fullest.ml), laidAt(resin.stirMin), density, own) : 0;
+    const whites = white && { multiplier, minuteOfAge: (age: number) => cupMinuteOfAge(cup(whiteMl), age) };
+    return { windows: windowsOf(own.resin, own.method, own.air, whites, { ahead }), ahead };
+  };
+  const { windows, ahead } = clock({});
   return {
     resin,
     cups,
@@ -93,7 +142,9 @@ export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = 
     grams: parts.aG + parts.bG,
     weighedError: volumeWeighedError(resin),
     white: { course: whiteCourse, multiplier, ml: whiteMl },
-    windows: windowsOf(resin, method, air, white && { multiplier, minuteOfAge: (age) => cupMinuteOfAge(whiteCourse, age) }),
+    windows,
+    likely: once(() => likelyWindows((shift) => (Object.keys(shift).length ? clock(shift).windows : windows), bench.doubts)),
+    ahead,
     waiting: [
       ...(cups.length > 1 ? [waits('the mixing cup', ml)] : []),
       ...(fullest ? [waits(`the cup “${fullest.name}”`, fullest.ml, cups.length > 1 ? fullest.key : undefined)] : []),

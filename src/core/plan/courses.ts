@@ -9,6 +9,10 @@ export interface Care {
   cooler?: number;
 }
 
+/** How warm a mix is when A and B meet, °C: as its bottles, which are as warm as the room unless they were warmed, or cooled. */
+const startOf = (air: Air, { bottlesC }: Pick<Method, 'bottlesC'>, cooler: number): number =>
+  cooler ? air(0) - cooler : (bottlesC ?? air(0));
+
 /** Courses kept for one air; a dragged shoreline asks for the same few cups again and again. */
 const KEPT = 400;
 
@@ -25,18 +29,27 @@ export class Courses {
     ml: number,
     density: number,
     resin: Pick<Resin, 'gelMin' | 'refC'>,
-    { air, method }: { air: Air; method: Pick<Method, 'activationEa'> },
+    { air, method }: { air: Air; method: Pick<Method, 'activationEa' | 'bottlesC'> },
     untilAge?: number,
     { wide = false, cooler = 0 }: Care = {},
   ): CupCourse {
     const volume = Math.max(0.1, ml >= 20 ? Math.round(ml) : Math.round(ml * 10) / 10);
     let kept = this.#kept.get(air);
     if (!kept || kept.size >= KEPT) this.#kept.set(air, (kept = new Map()));
-    const key = [volume, density, resin.gelMin, resin.refC, method.activationEa, untilAge, wide, cooler].join(' ');
+    const key = [volume, density, resin.gelMin, resin.refC, method.activationEa, untilAge, wide, cooler, method.bottlesC].join(' ');
     let course = kept.get(key);
     if (!course) {
       const surface = wide ? wideSurface(volume) : cupSurface(volume);
-      course = cupCourse(volume * density, surface, air, resin.gelMin, resin.refC, method.activationEa, untilAge, air(0) - cooler);
+      course = cupCourse(
+        volume * density,
+        surface,
+        air,
+        resin.gelMin,
+        resin.refC,
+        method.activationEa,
+        untilAge,
+        startOf(air, method, cooler),
+      );
       kept.set(key, course);
     }
     return course;

@@ -1,4 +1,5 @@
 import type { Air } from '#core/air';
+import type { Doubts } from '#core/cure';
 import type { Colourant, Method, Resin } from '#core/document';
 import type { LetDowns } from '#core/mix';
 import type { Courses } from './courses';
@@ -12,6 +13,8 @@ export interface Means {
   air: Air;
   /** Reading step of the scale, g; a tenth where it is left out. */
   scaleStep?: number;
+  /** How far off what windows rest on may be; the ordinary figures of the trade where it is left out. */
+  doubts?: Doubts;
 }
 
 /** What every batch of a pour is planned on. */

@@ -1,3 +1,4 @@
+import { ordinaryDoubts } from '#core/craft';
 import { coatNames, type Site } from '#core/coat';
 import { holesOf, isLine, type Coat, type Method, type Piece, type Resin } from '#core/document';
 import { bounds, fieldOf, partsOf, withoutHoles, type Bounds, type Cut, type Cutter } from '#core/geometry';
@@ -7,6 +8,7 @@ import { chartColours, type ChartColours } from './colours';
 import type { Courses } from './courses';
 import { buildUp, meanFilm, type BuildUp } from './heights';
 import type { Bench, Means } from './means';
+import { once } from './once';
 import { mixedTogether } from './mixing';
 import { siteOf } from './site';
 import type { Step } from './steps';
@@ -70,19 +72,13 @@ function planPour(coats: CoatPlan[], resins: Resin[], bench: Omit<Bench, 'letDow
   };
 }
 
-/** The cup's view of a coat's mean film needs the build-up, and that needs no cups: it is worked out when it is first asked for. */
-function once<T>(work: () => T): () => T {
-  let done: { value: T } | undefined;
-  return () => (done ??= { value: work() }).value;
-}
-
 /**
  * Plans a piece. What is kept of other plans comes from its planner.
  * @throws RangeError where a coat names a resin that is not among the means
  * @throws CutError   where its curves are too tangled to be cut
  */
 export function pieceAnew(piece: Piece, means: Means, { cutter, courses, aged }: Kept): PiecePlan {
-  const { method, colourants, scaleStep = 0.1, air } = means;
+  const { method, colourants, scaleStep = 0.1, air, doubts = ordinaryDoubts } = means;
   const resins = means.resins.map((resin) => aged(resin, method));
   const holes = holesOf(piece);
   const cut = cutter.cut(piece.shape, holes, piece.sea);
@@ -96,7 +92,7 @@ export function pieceAnew(piece: Piece, means: Means, { cutter, courses, aged }:
     const setting = { ...site, resin, colourants, scaleStep, meanFilm: (c: Coat) => meanFilm(heights(), c) };
     return planCoat(setting, coat, number, names.get(coat.id));
   });
-  const bench = { method, colourants, air, scaleStep, courses };
+  const bench = { method, colourants, air, scaleStep, doubts, courses };
   const pours = site.pours.map((group) => {
     const own = planned.filter((c) => group.includes(c.coat));
     return planPour(own, resins, bench);

@@ -1,3 +1,4 @@
+import { ordinaryDoubts } from '#core/craft';
 import { aged } from '#core/cure';
 import type { Method, Piece, Resin, ToldBatch } from '#core/document';
 import { allowances, blamed, CutError, Cutter, lent } from '#core/geometry';
@@ -72,10 +73,13 @@ export class Planner {
   }
 
   /** How thick the white of a told batch is, Pa·s, by minutes after its mixing; undefined where it has none, or its resin is gone. */
-  whiteOf(batch: ToldBatch, { resins, colourants, method, air, scaleStep = 0.1 }: Means): ((min: number) => number) | undefined {
+  whiteOf(
+    batch: ToldBatch,
+    { resins, colourants, method, air, scaleStep = 0.1, doubts = ordinaryDoubts }: Means,
+  ): ((min: number) => number) | undefined {
     const resin = resins.find((r) => r.id === batch.resinId);
     if (!resin || !batch.whiteCup) return undefined;
-    const bench = { method, colourants, air, scaleStep, courses: this.#kept.courses };
+    const bench = { method, colourants, air, scaleStep, doubts, courses: this.#kept.courses };
     const clock = whiteClock(this.aged(resin, method), batch.whiteCup.ml, batch.whiteCup.multiplier, bench);
     return (min) => whiteThickness(clock, bench, min);
   }

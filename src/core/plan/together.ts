@@ -1,3 +1,4 @@
+import { ordinaryDoubts } from '#core/craft';
 import type { Piece, Resin } from '#core/document';
 import { planBatch, type Strain } from './batch';
 import type { CoatPlan } from './coats';
@@ -69,9 +70,9 @@ export function together(chosen: Chosen[], means: Means, { courses, aged }: Kept
   const [only] = chosen;
   const lone = chosen.length === 1 ? only!.plan.pours[only!.pour] : undefined;
   if (lone) return { chosen, batches: lone.batches, steps: lone.steps, coats: lone.coats };
-  const { method, colourants, air, scaleStep = 0.1 } = means;
+  const { method, colourants, air, scaleStep = 0.1, doubts = ordinaryDoubts } = means;
   const resins = means.resins.map((resin) => aged(resin, method));
-  const bench = { method, colourants, air, scaleStep, courses };
+  const bench = { method, colourants, air, scaleStep, doubts, courses };
   const pieces = chosen.map(({ plan, pour }) => plan.pours[pour]?.own ?? []);
   const groups = sharing(pieces, resins, bench);
   const coats = groups.flatMap((group, i) => (i === 0 ? inTurn(group) : begun(inTurn(group))));
@@ -85,8 +86,8 @@ export function together(chosen: Chosen[], means: Means, { courses, aged }: Kept
  * have there.
  */
 export function inOtherAir(session: Together, means: Means, { courses }: Kept): Together {
-  const { method, colourants, air, scaleStep = 0.1 } = means;
-  const bench = { method, colourants, air, scaleStep, courses };
+  const { method, colourants, air, scaleStep = 0.1, doubts = ordinaryDoubts } = means;
+  const bench = { method, colourants, air, scaleStep, doubts, courses };
   const batches = session.batches.map((batch) => ({
     ...planBatch(batch.resin, batch.cups, bench, batch.care),
     ...(batch.because && { because: batch.because }),

@@ -1,4 +1,4 @@
-import type { Zone } from '#core/air';
+import type { Airs } from '#core/cure';
 import { groupCoats } from '#core/coat';
 import type { Coat, Piece, Room } from '#core/document';
 import type { Means, Planner } from '#core/plan';
@@ -25,7 +25,7 @@ export interface Standing {
 /** What standings are read with: a planner for what is planned, and the room that would cure in. */
 export interface Surroundings {
   planner: Planner;
-  zone: Zone;
+  airs: Airs;
   means: Means;
   room: Room;
 }
@@ -35,7 +35,7 @@ const lyingOf = ({ started, mixed, done, cures }: PourSummary, curing: Curing, l
   cures ? [{ started, mixed, done: done ?? Math.max(now, started), curing, last, planned: false }] : [];
 
 /** The next pour of a piece as it would lie, where it has a day. */
-function plannedLying(piece: Piece, pour: number, { planner, zone, means, room }: Surroundings, last: boolean): Lying | undefined {
+function plannedLying(piece: Piece, pour: number, { planner, airs, means, room }: Surroundings, last: boolean): Lying | undefined {
   if (!piece.pourAt) return undefined;
   const plan = planner.planIfAble(piece, means)?.pours[pour];
   const resin = plan?.batches[0]?.resin;
@@ -46,14 +46,14 @@ function plannedLying(piece: Piece, pour: number, { planner, zone, means, room }
     started,
     mixed: started,
     done,
-    curing: curingOf({ mixed: started, resin, room, method: means.method }, zone),
+    curing: curingOf({ mixed: started, resin, room, method: means.method }, airs),
     last,
     planned: true,
   };
 }
 
 /** Pours that lay on a piece before it was taken up here and whose day is known, as they lie: at noon, by their slowest resin. */
-const lyingBefore = (groups: Coat[][], { zone, means, room }: Surroundings, last: boolean): Lying[] =>
+const lyingBefore = (groups: Coat[][], { airs, means, room }: Surroundings, last: boolean): Lying[] =>
   groups.flatMap((group, i): Lying[] => {
     const on = group
       .flatMap((coat) => coat.lies?.on ?? [])
@@ -61,8 +61,8 @@ const lyingBefore = (groups: Coat[][], { zone, means, room }: Surroundings, last
       .at(-1);
     const resin = means.resins.filter((r) => group.some((c) => c.resinId === r.id)).sort((a, b) => b.recoatFromH - a.recoatFromH)[0];
     if (on === undefined || !resin) return [];
-    const mixed = zone.momentOf(`${on}T12:00`);
-    const curing = curingOf({ mixed, resin, room, method: means.method }, zone);
+    const mixed = airs.zone.momentOf(`${on}T12:00`);
+    const curing = curingOf({ mixed, resin, room, method: means.method }, airs);
     return [{ started: mixed, mixed, done: mixed, curing, last: last && i === groups.length - 1, planned: false }];
   });
 
@@ -85,7 +85,7 @@ export function standingOf(
   pours: PourSummary[],
   around: Surroundings,
   now: number,
-  curing: (pour: PourSummary) => Curing | undefined = (pour) => curingOfPour(pour, around.zone),
+  curing: (pour: PourSummary) => Curing | undefined = (pour) => curingOfPour(pour, around.airs),
 ): Standing {
   // what was given up leaves the piece as it was
   const own = pours.filter((p) => !p.abandoned && coatsOf(p, piece.id).length > 0).sort((a, b) => a.started - b.started);
@@ -123,4 +123,4 @@ export function standingOf(
 }
 
 /** How a pour cures; undefined where nothing is known of its resin. */
-export const curingOfPour = ({ mixed, cures }: PourSummary, zone: Zone): Curing | undefined => cures && curingOf({ mixed, ...cures }, zone);
+export const curingOfPour = ({ mixed, cures }: PourSummary, airs: Airs): Curing | undefined => cures && curingOf({ mixed, ...cures }, airs);

@@ -1,4 +1,4 @@
-import type { Zone } from '#core/air';
+import type { Airs } from '#core/cure';
 import type { Piece } from '#core/document';
 import type { Curing } from '#core/schedule';
 import { curingOfPour, standingOf, type Standing, type Surroundings } from './standing';
@@ -31,7 +31,7 @@ function byPiece(pours: PourSummary[]): Map<string, PourSummary[]> {
  */
 export class Standings {
   readonly #read = new WeakMap<Piece, Read>();
-  readonly #curings = new WeakMap<PourSummary, { zone: Zone; curing: Curing | undefined }>();
+  readonly #curings = new WeakMap<PourSummary, { airs: Airs; curing: Curing | undefined }>();
   #grouped?: { pours: PourSummary[]; of: Map<string, PourSummary[]> };
 
   /** @param now ms since 1970 */
@@ -43,16 +43,16 @@ export class Standings {
 
   #of(piece: Piece, pours: readonly PourSummary[], around: Surroundings, now: number): Standing {
     const kept = this.#read.get(piece);
-    const same = kept && !kept.standing.open && kept.means === around.means && kept.room === around.room && kept.zone === around.zone;
+    const same = kept && !kept.standing.open && kept.means === around.means && kept.room === around.room && kept.airs === around.airs;
     if (same && alike(kept.pours, pours)) return kept.standing;
     const standing = standingOf(piece, [...pours], around, now, (pour) => this.#curing(pour, around));
     this.#read.set(piece, { ...around, pours, standing });
     return standing;
   }
 
-  #curing(pour: PourSummary, { zone }: Surroundings): Curing | undefined {
+  #curing(pour: PourSummary, { airs }: Surroundings): Curing | undefined {
     let kept = this.#curings.get(pour);
-    if (kept?.zone !== zone) this.#curings.set(pour, (kept = { zone, curing: curingOfPour(pour, zone) }));
+    if (kept?.airs !== airs) this.#curings.set(pour, (kept = { airs, curing: curingOfPour(pour, airs) }));
     return kept.curing;
   }
 }

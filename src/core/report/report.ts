@@ -1,3 +1,4 @@
+import { Airs } from '#core/cure';
 import { advise, writeStrain, type Finding } from '#core/advice';
 import type { Piece, Studio, Told } from '#core/document';
 import { coverage } from '#core/mix';
@@ -143,7 +144,12 @@ export function pieceReport(piece: Piece, studio: Studio, asked: Asked) {
   const means = meansOf(studio);
   const write = writesIn(studio.settings);
   const plan = planner.plan(piece, means);
-  const standing = standingOf(piece, studio.pours.map(summaryOf), { planner, zone, means, room: roomOf(studio) }, now);
+  const standing = standingOf(
+    piece,
+    studio.pours.map(summaryOf),
+    { planner, airs: new Airs(zone, studio.air), means, room: roomOf(studio) },
+    now,
+  );
   return {
     piece: piece.name,
     areaCm2: r(plan.area / 100),

@@ -1,6 +1,5 @@
-import { roomAir, type Zone } from '#core/air';
 import type { Method, Resin, Room } from '#core/document';
-import { filmAgeing, LONGEST_WAIT } from '#core/cure';
+import type { Airs } from '#core/cure';
 
 /** What a piece is doing on the tide line. */
 export type Doing = 'prepare' | 'pour' | 'tacky' | 'recoat' | 'scuff' | 'cure';
@@ -42,18 +41,19 @@ export interface Film {
   method: Pick<Method, 'activationEa'>;
 }
 
-/** When a pour that lies is tacky no more, open, scuff-first and cured, in its room's own days and nights. */
-export function curingOf({ mixed, resin, room, method }: Film, zone: Zone): Curing {
-  const minuteOf = filmAgeing(roomAir(room, mixed, zone), resin.refC, method.activationEa);
-  const when = (hours: number): number => {
-    const minute = minuteOf(hours * 60);
-    return minute > LONGEST_WAIT ? Infinity : mixed + 60_000 * minute;
-  };
+/**
+ * When a pour that lies is tacky no more, open, scuff-first and cured, in the air of its room as it was read and as it
+ * usually is. Colder than its resin's lowest temperature a film gets on, but not to its full hardness.
+ */
+export function curingOf({ mixed, resin, room, method }: Film, airs: Airs): Curing {
+  const line = airs.line(room, resin.refC, method.activationEa);
+  const hardens = airs.line(room, resin.refC, method.activationEa, resin.lowestC);
+  const when = (hours: number): number => line.momentOf(hours * 60, mixed);
   return {
     recoatFrom: when(resin.recoatFromH),
     bondUntil: when(resin.bondUntilH),
     handle: when(resin.handleH),
-    fullCure: when(resin.fullCureH),
+    fullCure: Math.max(when(resin.handleH), hardens.momentOf(resin.fullCureH * 60, mixed)),
   };
 }
 

@@ -1,9 +1,9 @@
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
-import type { Colourant, Piece, Resin, Room, Slope, Stock, Vessel } from '#core/document';
+import type { AirDay, Colourant, Piece, Resin, Room, Slope, Stock, Vessel } from '#core/document';
 import type { PourSummary } from '#core/record';
 import type { Aside, Before, Edit, Kept, Snapshot, StoredEvent, StoredPour } from './rows';
 
-const VERSION = 6;
+const VERSION = 7;
 
 /** What is stored by an older version is brought up by code that is fetched only then; the transaction waits for it. */
 async function upgrade(tx: Transaction, to: keyof typeof import('./upgrades')): Promise<void> {
@@ -19,6 +19,7 @@ class NeriteDb extends Dexie {
   vessels!: EntityTable<Vessel, 'id'>;
   stock!: EntityTable<Stock, 'id'>;
   slopes!: EntityTable<Slope, 'id'>;
+  air!: EntityTable<AirDay, 'id'>;
   pours!: EntityTable<StoredPour, 'id'>;
   events!: Table<StoredEvent, [string, number]>;
   /** What of each pour is listed; follows from it and its events, and is written with them. */
@@ -53,9 +54,11 @@ class NeriteDb extends Dexie {
       .upgrade((tx) => upgrade(tx, 'upgradeTo4'));
     this.version(5).stores({ aside: '++id' });
     // edits keep what they changed, pours are listed from rows of their own, and what is equal is stored once
-    this.version(VERSION)
+    this.version(6)
       .stores({ summaries: 'id', snapshots: '++id, hash', before: '[list+id]' })
       .upgrade((tx) => upgrade(tx, 'upgradeTo6'));
+    // readings of the air, a row a room and day
+    this.version(VERSION).stores({ air: 'id' });
     // the library opens what a later version stored; its rows would look wrong to this one, and must not be touched by it
     this.on(
       'ready',

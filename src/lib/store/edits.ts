@@ -15,7 +15,7 @@ export const SLOPES = 'the slopes';
 export const SETTINGS = 'the settings';
 export type Scope = typeof SHELF | typeof SLOPES | typeof SETTINGS;
 
-const tables = [db.pieces, db.resins, db.colourants, db.rooms, db.vessels, db.stock, db.slopes, db.kept, db.edits, db.before];
+const tables = [db.pieces, db.resins, db.colourants, db.rooms, db.vessels, db.stock, db.slopes, db.air, db.kept, db.edits, db.before];
 const inOne = <T>(body: () => Promise<T>): Promise<T> => db.transaction('rw', [...tables, ...pourTables], body);
 
 const of = (scope: string) => db.edits.where('scope').equals(scope);

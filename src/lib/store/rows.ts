@@ -1,4 +1,18 @@
-import type { Colourant, Method, Piece, Planned, Pour, PourEvent, Resin, Room, Settings, Slope, Stock, Vessel } from '#core/document';
+import type {
+  AirDay,
+  Colourant,
+  Method,
+  Piece,
+  Planned,
+  Pour,
+  PourEvent,
+  Resin,
+  Room,
+  Settings,
+  Slope,
+  Stock,
+  Vessel,
+} from '#core/document';
 import type { Patch } from './patch';
 
 /** What is stored, row by row. */
@@ -18,6 +32,7 @@ export interface Edited {
   vessels: Vessel;
   stock: Stock;
   slopes: Slope;
+  air: AirDay;
   kept: Settings | Method;
 }
 

@@ -1,10 +1,12 @@
 import { steady } from '#core/air';
+import { Airs } from '#core/cure';
 import type { Pour } from '#core/document';
 import type { Means } from '#core/plan';
 import { writesIn } from '#core/units';
 import { StudioRows, type Rows } from './followed';
 import { Live } from './live.svelte';
 import { readPours } from './studio';
+import { zone } from '../zone';
 
 /**
  * What every screen reads, following what any window stores; undefined until first read. What did not change stays the same
@@ -49,6 +51,11 @@ class Shared {
 
   /** The room the studio works in. */
   readonly room = $derived(this.rooms?.find((room) => room.id === this.settings?.roomId) ?? this.rooms?.[0]);
+  /** The air of every room as it was read, and as it usually is. */
+  readonly airs = $derived.by(() => {
+    const days = this.#read?.air;
+    return days && new Airs(zone, days);
+  });
   readonly #roomC = $derived(this.room?.dayC);
   readonly #scaleStep = $derived(this.settings?.scaleStep);
 

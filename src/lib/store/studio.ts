@@ -1,5 +1,5 @@
 import { vesselsOf } from '#core/craft';
-import type { Piece, Pour, PourEvent, Slope, Stock, Studio, Vessel } from '#core/document';
+import type { AirDay, Piece, Pour, PourEvent, Slope, Stock, Studio, Vessel } from '#core/document';
 import { summaryOf } from '#core/record';
 import { beforeRows } from './before-rows';
 import { db, keep, kept } from './db';
@@ -68,7 +68,7 @@ export async function summarize(id: string): Promise<void> {
   if (pour) await db.summaries.put(summaryOf(pour));
 }
 
-const benchTables = [db.pieces, db.resins, db.colourants, db.rooms, db.vessels, db.stock, db.slopes];
+const benchTables = [db.pieces, db.resins, db.colourants, db.rooms, db.vessels, db.stock, db.slopes, db.air];
 const everything = [...benchTables, ...pourTables, db.kept, db.edits, db.before];
 
 /** Whether this browser has been started in before: by anything that is stored, since a row may be gone. */
@@ -77,14 +77,19 @@ export async function isStarted(): Promise<boolean> {
   return false;
 }
 
-/** A studio without its pours, with its shelf and its slopes. */
-export type WithoutPours = Omit<Studio, 'pours' | 'format' | 'version'> & { vessels: Vessel[]; stock: Stock[]; slopes: Slope[] };
+/** A studio without its pours, with its shelf, its slopes and its air. */
+export type WithoutPours = Omit<Studio, 'pours' | 'format' | 'version'> & {
+  vessels: Vessel[];
+  stock: Stock[];
+  slopes: Slope[];
+  air: AirDay[];
+};
 
 async function readWithoutPours(): Promise<WithoutPours | undefined> {
   const settings = await kept('settings');
   const method = await kept('method');
   if (!settings || !method) return undefined;
-  const [pieces, resins, colourants, rooms, vessels, stock, slopes] = await Promise.all([
+  const [pieces, resins, colourants, rooms, vessels, stock, slopes, air] = await Promise.all([
     db.pieces.toArray(),
     db.resins.toArray(),
     db.colourants.toArray(),
@@ -92,8 +97,9 @@ async function readWithoutPours(): Promise<WithoutPours | undefined> {
     db.vessels.toArray(),
     db.stock.toArray(),
     db.slopes.toArray(),
+    db.air.toArray(),
   ]);
-  return { settings, method, rooms, resins, colourants, pieces, vessels, stock, slopes };
+  return { settings, method, rooms, resins, colourants, pieces, vessels, stock, slopes, air };
 }
 
 /** The whole studio as one document, as it stood at one moment; undefined before the first start. */
@@ -124,6 +130,7 @@ export function replaceStudio(studio: Studio): Promise<void> {
       db.vessels.bulkAdd(vesselsOf(studio)),
       db.stock.bulkAdd(studio.stock ?? []),
       db.slopes.bulkAdd(studio.slopes ?? []),
+      db.air.bulkAdd(studio.air ?? []),
     ]);
     const planned = await storedPlanned(
       db.snapshots,

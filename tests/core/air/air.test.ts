@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import fc from 'fast-check';
-import { roomAir, roomAt, Zone } from '#core/air';
+import { Climate, roomAt, Zone } from '#core/air';
 import type { Room } from '#core/document';
 import { near } from '../help';
 
@@ -32,12 +32,12 @@ test('a night on which clocks change is 23 or 25 hours long, and the room is col
   ] as const) {
     assert.equal(central.dayStart(at(midnight)), at(midnight));
     near((central.dayStart(at(midnight), 1) - at(midnight)) / 3_600_000, hours);
-    const air = roomAir(loft, at(midnight), central);
+    const air = new Climate(loft, [], central).from(at(midnight));
     // four on the wall, the morning after a change or not
     near(air((central.momentOf(`${central.dayOf(at(midnight))}T04:00`) - at(midnight)) / 60_000), 16, 1e-9);
   }
   // the same hours of a night that does not change are off by one on one that does
-  near(roomAir(loft, at('2026-10-24T22:00:00Z'), central)(4 * 60), 16 + 6 / 14, 1e-9);
+  near(new Climate(loft, [], central).from(at('2026-10-24T22:00:00Z'))(4 * 60), 16 + 6 / 14, 1e-9);
 });
 
 test('each day is named once over the nights the clocks change', () => {

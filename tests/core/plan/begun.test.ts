@@ -8,13 +8,13 @@ import { weightOf } from '#core/plan';
 import { hoursBefore, sayWork, workBefore } from '#core/prepare';
 import { standingOf, whatIsBelow } from '#core/record';
 import { comingPours } from '#core/stock';
-import { coat, empty, means, method, metric, piece, plan, planner, the, utc } from '../../factories';
+import { coat, empty, means, method, metric, piece, plan, planner, the, airs } from '../../factories';
 import { amiss, followed, written } from '../../followed';
 import { near } from '../help';
 
 /** Sand, sea and wave on the board already, and the top to pour. */
 const begun = (on?: string, p = piece()): Piece => withLying(p, the(p, 'wave').id, on === undefined ? {} : { on });
-const around: Parameters<typeof standingOf>[2] = { planner, zone: utc, means, room: empty.rooms[0]! };
+const around: Parameters<typeof standingOf>[2] = { planner, airs, means, room: empty.rooms[0]! };
 const NOW = Date.parse('2026-11-25T12:00:00Z');
 const stand = (p: Piece, now = NOW) => standingOf(p, [], around, now);
 const write = (ms: number): string => new Date(ms).toISOString();

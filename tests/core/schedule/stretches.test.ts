@@ -3,8 +3,8 @@ import { test } from 'node:test';
 import type { Room } from '#core/document';
 import { Zone } from '#core/air';
 import { curingOf, stretchesOf, type Film, type Lying } from '#core/schedule';
-import { rate } from '#core/cure';
-import { method, resin, utc } from '../../factories';
+import { Airs, rate } from '#core/cure';
+import { airs, method, resin } from '../../factories';
 import { near } from '../help';
 
 const HOUR = 3_600_000;
@@ -16,25 +16,25 @@ const lying = (change: Partial<Lying> = {}): Lying => ({
   mixed: start,
   started: start - 300_000,
   done: start + 1_800_000,
-  curing: curingOf({ ...film(), mixed: change.mixed ?? start }, utc),
+  curing: curingOf({ ...film(), mixed: change.mixed ?? start }, airs),
   last: false,
   planned: false,
   ...change,
 });
 
 test('in a steady room at the data sheet’s temperature the hours are the data sheet’s', () => {
-  const c = curingOf(film(), utc);
+  const c = curingOf(film(), airs);
   near((c.recoatFrom - start) / HOUR, 6, 1e-6);
   near((c.bondUntil - start) / HOUR, 24, 1e-6);
   near((c.fullCure - start) / HOUR, 72, 1e-6);
 });
 
 test('a cool night puts everything off, and local time decides when night is', () => {
-  const cool = curingOf(film(loft), utc);
+  const cool = curingOf(film(loft), airs);
   assert.ok((cool.recoatFrom - start) / HOUR > 6 / rate(22, 23, 55));
   assert.ok((cool.fullCure - start) / HOUR > 72 / rate(20, 23, 55));
   assert.ok((cool.recoatFrom - start) / HOUR < 6 / rate(16, 23, 55));
-  assert.notEqual(curingOf(film(loft), new Zone('Etc/GMT-10')).recoatFrom, cool.recoatFrom);
+  assert.notEqual(curingOf(film(loft), new Airs(new Zone('Etc/GMT-10'))).recoatFrom, cool.recoatFrom);
 });
 
 test('between coats: pour, tacky, recoat window, scuff first', () => {

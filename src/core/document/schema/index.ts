@@ -1,5 +1,5 @@
 import Type, { type Static } from 'typebox';
-import { Colourant, Method, Resin, Room, Settings } from './materials';
+import { AirDay, Colourant, Method, Resin, Room, Settings } from './materials';
 import { Piece } from './piece';
 import { Pour } from './pour';
 import { Stock, Vessel } from './shelf';
@@ -35,6 +35,7 @@ export const Studio = Type.Object(
     vessels: Type.Optional(Type.Array(Vessel)),
     stock: Type.Optional(Type.Array(Stock)),
     slopes: Type.Optional(Type.Array(Slope)),
+    air: Type.Optional(Type.Array(AirDay)),
   },
   { $id: 'nerite-studio-2', title: 'Nerite studio document, version 2', additionalProperties: false },
 );

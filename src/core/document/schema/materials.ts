@@ -1,6 +1,6 @@
 import Type, { type Static } from 'typebox';
 import { limits } from '../limits';
-import { object, range, from0, id, name, hourOfDay, rgb } from './parts';
+import { object, range, from0, id, name, hourOfDay, rgb, date } from './parts';
 
 /**
  * Times are equivalent ages at `refC`. Working and gel time are stated for `statedG` of mix left in a cup, g, 100 where it
@@ -25,6 +25,10 @@ export const Resin = object({
   fullCureH: range(limits.fullCure),
   /** Film its maker states for one coat, mm. */
   film: Type.Optional(range(limits.film)),
+  /** Most its maker allows in one pour, mm. */
+  mostFilm: Type.Optional(range(limits.mostFilm)),
+  /** When its viscosity was measured here, by a bead; until then it is the data sheet's. */
+  measuredOn: Type.Optional(date()),
   loadLimit: range(limits.mostLoad),
   loadLimitBy: Type.Enum(['weight', 'volume']),
 });
@@ -50,6 +54,16 @@ export const Colourant = object({
 });
 export type Colourant = Static<typeof Colourant>;
 
+/** Where a board may lie and cure: what it takes, mm, and whether it is covered against dust. */
+export const Place = object({
+  id: id(),
+  name: name(),
+  length: range(limits.placeSide),
+  width: range(limits.placeSide),
+  covered: Type.Boolean(),
+});
+export type Place = Static<typeof Place>;
+
 export const Room = object({
   id: id(),
   name: name(),
@@ -58,8 +72,30 @@ export const Room = object({
   /** Local hours at which the day's and the night's temperature are read; between them it runs straight. */
   dayHour: hourOfDay(),
   nightHour: hourOfDay(),
+  /** Relative humidity by day. */
+  humidity: Type.Optional(range(limits.humidity)),
+  /** From one local hour until another it is kept no colder. */
+  heating: Type.Optional(object({ celsius: range(limits.room), from: hourOfDay(), until: hourOfDay() })),
+  places: Type.Optional(Type.Array(Place, { maxItems: 30 })),
 });
 export type Room = Static<typeof Room>;
+
+/** What a thermometer showed: minutes after the beginning of its day in UTC, °C, relative humidity. */
+export const AirReading = object({
+  min: Type.Number({ minimum: 0, exclusiveMaximum: 1440 }),
+  celsius: range(limits.reading),
+  humidity: Type.Optional(range(limits.humidity)),
+});
+export type AirReading = Static<typeof AirReading>;
+
+/** Readings of one room on one day, in order of time. */
+export const AirDay = object({
+  id: Type.String({ pattern: '^[a-z0-9][a-z0-9-]{0,79}$' }),
+  roomId: id(),
+  day: date(),
+  readings: Type.Array(AirReading, { minItems: 1, maxItems: 1440 }),
+});
+export type AirDay = Static<typeof AirDay>;
 
 const hours = () => from0(limits.preparation.max / 60);
 /** Hours each step of preparation takes, its wait included. */
@@ -114,6 +150,13 @@ export const Method = object({
   layMlPerMin: Type.Optional(range(limits.layRate)),
   /** What is done where a cup wants too little of a colourant to count or to weigh: it is thinned, unless only whole drops are wanted. */
   fewDrops: Type.Optional(Type.Enum(['thinned', 'whole drops'])),
+  /** What bottles are warmed to before they are mixed, °C; as warm as the room where it is left out. */
+  bottlesC: Type.Optional(range(limits.bottles)),
+  /** How long one place feels a pass of heat, s, and how hot its skin gets, °C. */
+  heatSeconds: Type.Optional(range(limits.heatSeconds)),
+  heatC: Type.Optional(range(limits.heatC)),
+  /** How far a wave may have moved by morning, mm. */
+  driftMm: Type.Optional(range(limits.drift)),
 });
 export type Method = Static<typeof Method>;
 

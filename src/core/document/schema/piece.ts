@@ -5,6 +5,18 @@ import { Coat } from './coats';
 import { Dressing, Sea } from './sea';
 import { object, range, id, name, date, moment } from './parts';
 
+/**
+ * How a board stands to cure: on how many feet, so far in from its rim, mm, and how it hangs, degrees: positive where its
+ * right end, or the edge at the foot of the drawing, is the lower.
+ */
+export const Stands = object({
+  feet: Type.Integer({ minimum: limits.feet.min, maximum: limits.feet.max }),
+  inset: range(limits.inset),
+  along: range(limits.tilt),
+  across: range(limits.tilt),
+});
+export type Stands = Static<typeof Stands>;
+
 export const Piece = object({
   id: id(),
   name: name(),
@@ -24,6 +36,7 @@ export const Piece = object({
   sea: Sea,
   dressings: Type.Optional(Type.Array(Dressing, { maxItems: 60 })),
   coats: Type.Array(Coat, { maxItems: 12 }),
+  stands: Type.Optional(Stands),
   pourAt: Type.Optional(moment()),
   dueOn: Type.Optional(date()),
 });

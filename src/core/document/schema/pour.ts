@@ -15,7 +15,7 @@ export type Weighed = Static<typeof Weighed>;
 
 /**
  * What happened, by the identity of what was told. `weighed` is one take, which others of the same thing add to; `did` is
- * a step; `replanned` brings the plan that holds from then on; `undone` takes back the event of that number. The version
+ * a step; `bead check` is how far a bead of the mix ran down a tile, mm² of cross-section, degrees, mm, s and °C; `replanned` brings the plan that holds from then on; `undone` takes back the event of that number. The version
  * before wrote `poured`, `white laid` and `tinted`, with its own names of cups; they are kept as they were.
  */
 export type PourEvent = { seq: number; at: string } & (
@@ -23,6 +23,7 @@ export type PourEvent = { seq: number; at: string } & (
   | { kind: 'weighed'; batch: number; what: Weighed; cup?: CupRef; colourantId?: string; grams: number }
   | { kind: 'did'; step: StepRef }
   | { kind: 'heat pass' }
+  | { kind: 'bead check'; batch: number; area: number; angle: number; run: number; seconds: number; celsius: number }
   | { kind: 'note'; text: string }
   | { kind: 'replanned'; told: Told; why?: string }
   | { kind: 'abandoned'; why: string }
@@ -44,6 +45,14 @@ const kinds: Record<PourEvent['kind'], Record<string, TSchema>> = {
   },
   did: { step: StepRef },
   'heat pass': {},
+  'bead check': {
+    batch: batch(),
+    area: range(limits.bead),
+    angle: range(limits.beadAngle),
+    run: range(limits.beadRun),
+    seconds: range(limits.beadSeconds),
+    celsius: range(limits.room),
+  },
   note: { text: text() },
   replanned: { told: Told, why: Type.Optional(text()) },
   abandoned: { why: text() },

@@ -1,0 +1,71 @@
+import { warmer, type Air } from '#core/air';
+import type { Method, Resin } from '#core/document';
+import { likely, type Doubts, type Likely, type Shift, type Windows } from '#core/cure';
+
+/** Figures of a batch's windows that rest on guesses, each with how sure it is; clock minutes after mixing. */
+export const figures = [
+  'tintUntil',
+  'whiteFrom',
+  'bestFrom',
+  'bestUntil',
+  'whiteUntil',
+  'shellsFrom',
+  'lastMovesFrom',
+  'heatUntil',
+  'recoatFrom',
+  'bondUntil',
+  'handle',
+  'fullCure',
+] as const;
+export type Figure = (typeof figures)[number];
+export type LikelyWindows = Partial<Record<Figure, Likely>>;
+
+/** The edges of windows, by name. */
+const edgesOf = ({ tint, white, whiteBest, shells, lastMoves, heatUntil, nextCoat, leave, fullCure }: Windows): Record<string, number> => ({
+  tintUntil: tint.until,
+  ...(white && whiteBest && { whiteFrom: white.from, bestFrom: whiteBest.from, bestUntil: whiteBest.until, whiteUntil: white.until }),
+  shellsFrom: shells.from,
+  lastMovesFrom: lastMoves.from,
+  heatUntil,
+  recoatFrom: nextCoat.from,
+  bondUntil: nextCoat.until,
+  handle: leave.until,
+  fullCure,
+});
+
+/** A resin, the studio's habits and an air with some inputs moved. */
+export interface Moved {
+  resin: Resin;
+  method: Method;
+  air: Air;
+}
+
+/** Each input moved by so much: times and thicknesses by their logarithms. What a maker states in hours is a threshold too. */
+export function moved({ resin, method, air }: Moved, shift: Shift): Moved {
+  const { temperature = 0, working = 0, viscosity = 0, ea = 0, eMu = 0, threshold = 0 } = shift;
+  const [slower, thicker, later] = [Math.exp(working), Math.exp(viscosity), Math.exp(threshold)];
+  return {
+    resin: {
+      ...resin,
+      workingMin: resin.workingMin * slower,
+      gelMin: resin.gelMin * slower,
+      viscosity: resin.viscosity * thicker,
+      recoatFromH: resin.recoatFromH * later,
+      bondUntilH: resin.bondUntilH * later,
+      handleH: resin.handleH * later,
+      fullCureH: resin.fullCureH * later,
+    },
+    method: {
+      ...method,
+      activationEa: method.activationEa + ea,
+      activationEmu: method.activationEmu + eMu,
+      whiteReady: method.whiteReady * later,
+      whiteLimit: method.whiteLimit * later,
+    },
+    air: temperature ? warmer(air, temperature) : air,
+  };
+}
+
+/** How sure the windows of a batch are. @param of its windows with some inputs moved */
+export const likelyWindows = (of: (shift: Shift) => Windows, doubts: Doubts): LikelyWindows =>
+  likely((shift) => edgesOf(of(shift)), doubts) as LikelyWindows;

@@ -1,0 +1,1 @@
+import './tests/core/document/nasty.test';
