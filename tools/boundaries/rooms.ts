@@ -27,11 +27,11 @@ export const rooms: Record<string, Room> = {
   'core/edit': { rooms: core('document craft geometry air coat') },
   'core/prepare': { rooms: core('units document craft mix') },
   'core/schedule': { rooms: core('document cure') },
-  'core/plan': { rooms: core('units document craft geometry mix air cure tint coat prepare') },
+  'core/plan': { rooms: core('units document craft geometry mix air cure tint level coat prepare') },
   'core/pour': { rooms: core('units document craft mix air cure coat plan') },
   'core/record': { rooms: core('document cure coat prepare schedule plan pour') },
   'core/stock': { rooms: core('document craft mix air coat prepare plan pour record') },
-  'core/advice': { rooms: core('units document craft geometry mix cure tint level coat edit prepare plan') },
+  'core/advice': { rooms: core('units document craft geometry mix air cure tint level coat edit prepare plan') },
   'core/formats': {
     rooms: core('units document craft geometry mix air tint coat edit prepare plan pour stock'),
     packages: ['fast-xml-parser', 'papaparse', 'svgpath'],

@@ -1,4 +1,8 @@
 /** Rules of the craft, read over a plan: what to stop for, what to watch, what to know. */
+import * as air from './air';
+import * as days from './days';
+import * as heat from './heat';
+import * as level from './level';
 import { filmOverEdge, foodWithoutClearTop } from './board';
 import * as coats from './coats';
 import * as drawing from './drawing';
@@ -9,7 +13,12 @@ import * as prepare from './prepare';
 import * as support from './support';
 import { whiteOffWindow } from './white';
 
-export type { Facts, Finding, Rule, Severity } from './finding';
+export type { Around, Facts, Finding, Rule, Severity } from './finding';
+export { aroundOf } from './around';
+export { coldRoom, dampNight, hotRoom, neverFinishes, writeLikely } from './air';
+export { dueBeforeHard, noPlace, reliefNotDry } from './days';
+export { bottlesTooWarm, filmHeats, heatEatsTime } from './heat';
+export { levelDrift, wobblyFeet, writeShims } from './level';
 export { batchOutlasts, batchSplit, colourantOverOwn, cupTooBig, doseOff, equalGrams, loadOverLimit, writeStrain } from './mixing';
 export { filmOverEdge, foodWithoutClearTop } from './board';
 export {
@@ -42,6 +51,16 @@ const rules: Rule[] = [
   mixing.batchSplit,
   mixing.mixedWithCare,
   mixing.tooManyMixings,
+  heat.filmHeats,
+  heat.bottlesTooWarm,
+  heat.heatEatsTime,
+  air.coldRoom,
+  air.neverFinishes,
+  air.hotRoom,
+  air.dampNight,
+  level.levelDrift,
+  level.wobblyFeet,
+  ...Object.values(days),
   filmOverEdge,
   support.wallOverfull,
   foodWithoutClearTop,

@@ -1,27 +1,12 @@
 import type { Resin } from '#core/document';
-import {
-  age,
-  coolingMin,
-  cooledAge,
-  cupAge,
-  cupCelsius,
-  cupMinuteOfAge,
-  rate,
-  thickenedBy,
-  viscosity,
-  windowsOf,
-  type CupCourse,
-  type Shift,
-  type Windows,
-} from '#core/cure';
+import { cupAge, cupMinuteOfAge, viscosity, type CupCourse, type Windows } from '#core/cure';
 import { cupContent, volumeWeighedError, mixedDensity, split, type Split } from '#core/mix';
-import { POURED_FILM } from '#core/craft';
-import { solidsShare } from '#core/tint';
 import type { Cup } from '#core/coat';
-import { once } from './once';
+import { clockCup, clocked, likelyClock, type ClockCup } from './clock';
 import type { Care } from './courses';
-import { likelyWindows, moved, type LikelyWindows, type Moved } from './likely';
+import type { LikelyWindows } from './likely';
 import type { Bench } from './means';
+import { once } from './once';
 
 /** One mixing of A and B: the cups it fills, of one piece or of several, and the clock it starts. */
 export interface Batch {
@@ -36,6 +21,8 @@ export interface Batch {
   windows: Windows;
   /** How sure its windows are; worked out when it is first asked for. */
   likely: () => LikelyWindows;
+  /** Its cups as the clock sees them. */
+  clockCups: ClockCup[];
   /** How much older its film is than one that lay in the air of the room from the first minute, equivalent min. */
   ahead: number;
   /** How the white's own cup ages and how much thicker than clear it is; of a 10 ml cup of clear where there is no white. */
@@ -74,28 +61,12 @@ export const whiteThickness = (
 export type Strain =
   { kind: 'runs away' | 'past working'; cup: WaitingCup; emptied: number } | { kind: 'outlasts'; needed: number; working: number };
 
-/** How much older a film is that is laid at a minute out of a cup, than one that lay in the air from the first; equivalent min. */
-function filmAhead(cup: CupCourse, at: number, density: number, { resin, method, air }: Moved): number {
-  const { refC } = resin;
-  const ea = method.activationEa;
-  const cooled = cooledAge(cupCelsius(cup, at), air(at), coolingMin(POURED_FILM, density), refC, ea);
-  const inAir =
-    air.steady === undefined
-      ? age(
-          [0, at / 2, at].map((min) => ({ min, celsius: air(min) })),
-          refC,
-          ea,
-        )
-      : at * rate(air.steady, refC, ea);
-  return cupAge(cup, at) + cooled - inAir;
-}
-
 /**
  * One mixing of a resin for some cups.
  * @param resin its times as ages of a film
  */
 export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = {}): Batch {
-  const { method, colourants, air, courses } = bench;
+  const { method, colourants, courses } = bench;
   const filled = cups.reduce((sum, c) => sum + c.ml, 0);
   // a lone cup is mixed in itself; several are filled from a mixing cup that keeps its own share
   const ml = cups.length > 1 ? cupContent(filled, method) : filled;
@@ -106,10 +77,8 @@ export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = 
   const white = cups.find((c) => c.id.role === 'white');
   const whiteMl = white?.ml ?? 10;
   const whiteCourse = course(whiteMl, resin.workingMin);
-  const multiplier = white ? method.whitePaste * thickenedBy(solidsShare(white.made.tint?.recipe ?? [], colourants, density)) : 1;
+  const multiplier = white ? clockCup(white, density, colourants, method).multiplier : 1;
   const fullest = cups.reduce<Cup | undefined>((most, c) => (!most || c.ml > most.ml ? c : most), undefined);
-  const coloured = cups.filter((c) => c.doses.length || c.sandG).length;
-  const laidAt = (stirMin: number): number => stirMin + method.colourMinPerCup * coloured;
   const waits = (name: string, volume: number, key?: string): WaitingCup => {
     const kept = key ? {} : care;
     const own = course(volume, resin.workingMin, kept);
@@ -124,16 +93,8 @@ export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = 
       ...(key && { key }),
     };
   };
-  /** The windows with some inputs moved, and how much older the film is for its time in the cup. */
-  const clock = (shift: Shift): { windows: Windows; ahead: number } => {
-    const own = moved({ resin, method, air }, shift);
-    const there = { ...bench, method: own.method, air: own.air };
-    const cup = (volume: number): CupCourse => courses.of(volume, density, own.resin, there, own.resin.workingMin);
-    const ahead = fullest ? filmAhead(cup(fullest.ml), laidAt(resin.stirMin), density, own) : 0;
-    const whites = white && { multiplier, minuteOfAge: (age: number) => cupMinuteOfAge(cup(whiteMl), age) };
-    return { windows: windowsOf(own.resin, own.method, own.air, whites, { ahead }), ahead };
-  };
-  const { windows, ahead } = clock({});
+  const clockCups = cups.map((c) => clockCup(c, density, colourants, method));
+  const { windows, ahead } = clocked(resin, clockCups, bench);
   return {
     resin,
     cups,
@@ -143,7 +104,8 @@ export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = 
     weighedError: volumeWeighedError(resin),
     white: { course: whiteCourse, multiplier, ml: whiteMl },
     windows,
-    likely: once(() => likelyWindows((shift) => (Object.keys(shift).length ? clock(shift).windows : windows), bench.doubts)),
+    likely: once(() => likelyClock(resin, clockCups, bench)),
+    clockCups,
     ahead,
     waiting: [
       ...(cups.length > 1 ? [waits('the mixing cup', ml)] : []),
@@ -152,9 +114,3 @@ export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = 
     ...((care.wide || care.cooler) && { care }),
   };
 }
-
-/** The white of a mixing as a clock at the bench needs it. @param ml in the white's own cup */
-export const whiteClock = (resin: Resin, ml: number, multiplier: number, bench: Bench): Pick<Batch, 'resin' | 'white'> => ({
-  resin,
-  white: { course: bench.courses.of(ml, mixedDensity(resin), resin, bench, resin.workingMin), multiplier, ml },
-});

@@ -18,7 +18,8 @@ import {
   type Lying,
 } from '#core/level';
 import { mixedDensity } from '#core/mix';
-import { filmAge, type Batch } from './batch';
+import type { Batch } from './batch';
+import { filmAge } from './clock';
 import { moved } from './likely';
 import type { PiecePlan, PourPlan } from './piece';
 import type { Step } from './steps';
@@ -54,6 +55,7 @@ export function wetOf({ piece, means }: Pick<PiecePlan, 'piece' | 'means'>, pour
   const found = stepOf(pour);
   const coat = found && piece.coats.find((c) => c.id === found.step.id.coat);
   if (!found || !coat) return undefined;
+  if (pour.film <= 0) return undefined;
   const { step, batch } = found;
   const { resin, method, air } = moved({ resin: batch.resin, method: means.method, air: means.air }, shift);
   const laidMin = step.at - step.mixedAt;

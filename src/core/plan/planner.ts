@@ -1,8 +1,8 @@
 import { ordinaryDoubts } from '#core/craft';
 import { aged } from '#core/cure';
-import type { Method, Piece, Resin, ToldBatch } from '#core/document';
+import type { Method, Piece, Resin } from '#core/document';
 import { allowances, blamed, CutError, Cutter, lent } from '#core/geometry';
-import { whiteClock, whiteThickness } from './batch';
+import { batchClock, type BatchClock, type ClockCup } from './clock';
 import { Courses } from './courses';
 import type { Means } from './means';
 import { pieceAnew, type Kept, type PiecePlan } from './piece';
@@ -72,16 +72,13 @@ export class Planner {
     return ages;
   }
 
-  /** How thick the white of a told batch is, Pa·s, by minutes after its mixing; undefined where it has none, or its resin is gone. */
-  whiteOf(
-    batch: ToldBatch,
-    { resins, colourants, method, air, scaleStep = 0.1, doubts = ordinaryDoubts }: Means,
-  ): ((min: number) => number) | undefined {
-    const resin = resins.find((r) => r.id === batch.resinId);
-    if (!resin || !batch.whiteCup) return undefined;
-    const bench = { method, colourants, air, scaleStep, doubts, courses: this.#kept.courses };
-    const clock = whiteClock(this.aged(resin, method), batch.whiteCup.ml, batch.whiteCup.multiplier, bench);
-    return (min) => whiteThickness(clock, bench, min);
+  /**
+   * The clock of a mixing with its curves, in the air and by the habits of some means.
+   * @param resin  as on the shelf, or as its thickness was measured today
+   * @param heated minutes after mixing at which the film is heated
+   */
+  clock(resin: Resin, cups: ClockCup[], { method, air, doubts = ordinaryDoubts }: Means, heated: number[] = []): BatchClock {
+    return batchClock(this.aged(resin, method), cups, { method, air, doubts, courses: this.#kept.courses }, heated);
   }
 }
 

@@ -1,13 +1,39 @@
-import { steady } from '#core/air';
-import type { Pour, ToldBatch } from '#core/document';
-import type { Planner } from '#core/plan';
+import { steady, type Air } from '#core/air';
+import { measuredDoubts, ordinaryDoubts } from '#core/craft';
+import type { Pour, Told } from '#core/document';
+import { toldClockCups, type BatchClock, type Planner } from '#core/plan';
+import { beadChecked, type BeadCheck } from './bead';
+
+/** What was measured at the bench while a batch is poured. */
+export interface AtBench {
+  /** As it was read since A and B met; the temperature the pour began with where it was not. */
+  air?: Air;
+  bead?: BeadCheck | undefined;
+}
 
 /**
- * How thick the white of a told batch is, Pa·s, at a minute after its mixing; undefined where it has none or its resin is
- * not known any more.
+ * The clock of a told batch as it runs: with the air as it was read and the thickness as a bead showed it. Undefined where
+ * its resin is not known any more.
  */
-export const whiteCourse = (
+export function benchClockOf(
   { planned, roomC }: Pick<Pour, 'planned' | 'roomC'>,
-  batch: ToldBatch,
+  told: Pick<Told, 'batches' | 'cups' | 'steps'>,
+  number: number,
   planner: Planner,
-): ((min: number) => number) | undefined => planner.whiteOf(batch, { ...planned, air: steady(roomC) });
+  { air, bead }: AtBench = {},
+): BatchClock | undefined {
+  const batch = told.batches[number];
+  const resin = batch && planned.resins.find((r) => r.id === batch.resinId);
+  if (!resin) return undefined;
+  const { resins, colourants, method } = planned;
+  const doubts = {
+    ...ordinaryDoubts,
+    temperature: measuredDoubts.temperature,
+    ...(bead && { viscosity: measuredDoubts.viscosity }),
+  };
+  const means = { resins, colourants, method, air: air ?? steady(roomC), doubts };
+  const heated = told.steps.filter((s) => s.id.does === 'heat' && s.batch === number).map((s) => s.at - s.mixedAt);
+  const first = told.steps.find((s) => s.id.does === 'heat' && s.batch === number);
+  const own = first ? heated.filter((_, i) => i < (first.passes ?? heated.length)) : heated;
+  return planner.clock(bead ? beadChecked(resin, bead, means, planner) : resin, toldClockCups(told, number), means, own);
+}

@@ -1,10 +1,10 @@
 import { Airs } from '#core/cure';
-import { advise, writeStrain, type Finding } from '#core/advice';
+import { advise, aroundOf, writeStrain, type Finding } from '#core/advice';
 import type { Piece, Studio, Told } from '#core/document';
 import { coverage } from '#core/mix';
-import { clearanceOf, looseGrams, weightOf, type Batch, type PiecePlan, type Planner } from '#core/plan';
+import { clearanceOf, looseGrams, weightOf, type Batch, type Figure, type PiecePlan, type Planner } from '#core/plan';
 import { coatName, regionOfTint, type Cup } from '#core/coat';
-import { say, tell } from '#core/pour';
+import { howToNarrow, say, tell } from '#core/pour';
 import { writesIn, type Writes } from '#core/units';
 import { hoursOf, sayBrushed, sayWork, workAfter, workBefore, workBetween, type Work } from '#core/prepare';
 import { standingOf, summaryOf } from '#core/record';
@@ -12,6 +12,8 @@ import { meansOf, roomOf, type Asked } from './means';
 import { r } from './rounded';
 import { quoteReport } from './shelf';
 
+/** A minute, or in words where it never comes. */
+const minute = (value: number): number | string => (Number.isFinite(value) ? r(value) : 'never');
 const span = ({ from, until }: { from: number; until: number }): [number, number] => [r(from), r(until)];
 
 function cupReport(cup: Cup) {
@@ -40,8 +42,37 @@ function cupReport(cup: Cup) {
   };
 }
 
-function batchReport(batch: Batch, write: Writes) {
+/** Each edge of a window with the range it lies in four times in five, and the input that would narrow it most once measured. */
+const likelyReport = (batch: Batch) =>
+  Object.fromEntries(
+    Object.entries(batch.likely()).map(([figure, { middle, from, until, most }]) => [
+      figure,
+      {
+        middle: minute(middle),
+        from: minute(from),
+        until: minute(until),
+        ...(most && { narrowedBy: howToNarrow(most, figure as Figure).measure }),
+      },
+    ]),
+  );
+
+function windowsReport(batch: Batch) {
   const w = batch.windows;
+  return {
+    stirred: r(w.stirred),
+    tint: span(w.tint),
+    ...(w.white && w.whiteBest && { white: span(w.white), whiteBest: span(w.whiteBest) }),
+    heatUntil: r(w.heatUntil),
+    lastMoves: span(w.lastMoves),
+    shells: span(w.shells),
+    leave: span(w.leave),
+    nextCoat: span(w.nextCoat),
+    fullCure: minute(w.fullCure),
+    likely: likelyReport(batch),
+  };
+}
+
+function batchReport(batch: Batch, write: Writes) {
   return {
     resin: batch.resin.name,
     ...(batch.because && { because: writeStrain(batch.because, write) }),
@@ -51,17 +82,7 @@ function batchReport(batch: Batch, write: Writes) {
     aG: r(batch.parts.aG),
     bG: r(batch.parts.bG),
     cups: batch.cups.map(cupReport),
-    windowsMin: {
-      stirred: r(w.stirred),
-      tint: span(w.tint),
-      ...(w.white && w.whiteBest && { white: span(w.white), whiteBest: span(w.whiteBest) }),
-      heatUntil: r(w.heatUntil),
-      lastMoves: span(w.lastMoves),
-      shells: span(w.shells),
-      leave: span(w.leave),
-      nextCoat: span(w.nextCoat),
-      fullCure: r(w.fullCure),
-    },
+    windowsMin: windowsReport(batch),
   };
 }
 
@@ -144,12 +165,9 @@ export function pieceReport(piece: Piece, studio: Studio, asked: Asked) {
   const means = meansOf(studio);
   const write = writesIn(studio.settings);
   const plan = planner.plan(piece, means);
-  const standing = standingOf(
-    piece,
-    studio.pours.map(summaryOf),
-    { planner, airs: new Airs(zone, studio.air), means, room: roomOf(studio) },
-    now,
-  );
+  const airs = new Airs(zone, studio.air);
+  const room = roomOf(studio);
+  const standing = standingOf(piece, studio.pours.map(summaryOf), { planner, airs, means, room }, now);
   return {
     piece: piece.name,
     areaCm2: r(plan.area / 100),
@@ -168,6 +186,6 @@ export function pieceReport(piece: Piece, studio: Studio, asked: Asked) {
       planned: s.planned,
     })),
     quote: quoteReport(plan, studio, zone),
-    advice: advise({ plan, write }).map(adviceReport),
+    advice: advise({ plan, write, around: aroundOf(standing, { airs, room, now }) }).map(adviceReport),
   };
 }

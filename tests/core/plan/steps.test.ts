@@ -188,7 +188,8 @@ test('deep first: the sea lies under the sand of its pour, in the steps and in t
 test('a resin’s times are read as those of a mass in a cup, 100 g where it does not say, or of a film', () => {
   const windows = (statedG?: number) =>
     planner.plan(panel, { ...means, resins: [{ ...resin, ...(statedG !== undefined && { statedG }) }] }).pours[0]!.batches[0]!.windows;
-  near(windows(0).heatUntil, 45, 1e-6);
+  const film = windows(0).heatUntil;
+  assert.ok(film < 45 && film > 38, 'it is warm from its cup, and so a few minutes older than one that lay in the air from the first');
   assert.equal(windows().heatUntil, windows(100).heatUntil);
   assert.ok(windows().heatUntil > 60, 'a cup warms itself, so the film can be worked for longer than the cup');
 });

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { readFileSync } from 'node:fs';
 import { test } from 'node:test';
 import type { Pour, StepRef } from '#core/document';
-import { whiteCourse } from '#core/pour';
+import { benchClockOf } from '#core/pour';
 import { plannedBesideDone, readSession, weighed } from '#core/record';
 import { usagesOf, type Usage } from '#core/stock';
 import { planner } from '../../factories';
@@ -50,8 +50,8 @@ test('nothing of it hangs on what it was planned from: with other coats, habits 
 });
 
 test('its clock can still be drawn, and a resin that is gone draws none', () => {
-  const [batch] = frozen.pour.told!.batches;
-  const course = whiteCourse(frozen.pour, batch!, planner)!;
-  assert.ok(course(30) > course(5));
-  assert.equal(whiteCourse({ ...frozen.pour, planned: { ...frozen.pour.planned, resins: [] } }, batch!, planner), undefined);
+  const told = frozen.pour.told!;
+  const white = benchClockOf(frozen.pour, told, 0, planner)!.cups.find((c) => c.cup?.white)!;
+  assert.ok(white.thickness(30) > white.thickness(5));
+  assert.equal(benchClockOf({ ...frozen.pour, planned: { ...frozen.pour.planned, resins: [] } }, told, 0, planner), undefined);
 });

@@ -1,1 +1,0 @@
-import './tests/core/document/nasty.test';
