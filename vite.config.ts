@@ -9,7 +9,7 @@ import { defineConfig } from 'vite';
 const groups = [
   {
     name: 'ground',
-    test: /src\/core\/(units\/(?!read|number|hand-read|thickness|ratio)|air|craft\/(?!schools|seas|turns|slopes|dressings|dabs|palette|studio)|geometry\/seeded|document\/(?!validate|open|misfits|references|ladder|limits|problem|rules))/,
+    test: /src\/core\/(units\/(?!read|number|hand-read|thickness|ratio|tilt)|air\/(?!damp|days|climate|said)|cure\/rate|craft\/(?!schools|standing|seas|turns|slopes|dressings|dabs|palette|studio)|geometry\/seeded|document\/(?!validate|open|misfits|references|ladder|limits|problem|rules))/,
     priority: 3,
     minShareCount: 4,
   },
@@ -21,13 +21,13 @@ const groups = [
   },
   {
     name: 'parts',
-    test: /src\/lib\/(store\/(?!reads)|zone|ui\/(?!standings|Field|LiveField|LengthField|NameField|SchoolField|ruler|TideLine|Thumb|BoardDrawing|together|LineChart|table|PaperPage|Findings))|src\/core\/(record\/(times|summary|session)|edit\/(tenth|ids))|node_modules\/(microdiff|tinykeys)\//,
+    test: /src\/lib\/(store\/(?!reads|air)|zone|ui\/(?!standings|Field|LiveField|LengthField|NameField|SchoolField|ruler|TideLine|Thumb|BoardDrawing|together|LineChart|ClockChart|BeadCheck|SliderField|RoomUsual|AirNow|airs|bands|thermometer|hours|theme|table|PaperPage|Findings))|src\/core\/(record\/(times|summary|session)|edit\/(tenth|ids))|node_modules\/(microdiff|tinykeys)\//,
     priority: 0,
     minShareCount: 5,
   },
   {
     name: 'plan',
-    test: /src\/core\/(geometry\/(?!seeded|middle)|plan\/(?!section|seen|lacing|white|weight|drawable|loose)|cure\/)|node_modules\/(clipper-lib|simplify-js)\//,
+    test: /src\/core\/(geometry\/(?!seeded|middle)|plan\/(?!section|seen|lacing|white|weight|drawable|loose|level|curves|likely|heat)|cure\/(?!airs|age-line|rate|bead|sure))|node_modules\/(clipper-lib|simplify-js)\//,
     priority: 1,
     minShareCount: 3,
   },

@@ -39,10 +39,7 @@ export const rooms: Record<string, Room> = {
   'core/report': { rooms: core('units document craft mix air cure tint coat edit prepare plan pour record stock advice') },
   'core/simulate': { rooms: core('document geometry tint') },
 
-  'lib/store': {
-    rooms: [...core('units document craft geometry edit air cure plan pour record'), 'lib/zone'],
-    packages: ['dexie', 'microdiff', 'svelte'],
-  },
+  'lib/store': { rooms: core('units document craft geometry edit air plan pour record'), packages: ['dexie', 'microdiff', 'svelte'] },
   'lib/planner': { rooms: core('plan') },
   'lib/zone': { rooms: core('air') },
   'lib/work': {
@@ -53,7 +50,7 @@ export const rooms: Record<string, Room> = {
   'lib/devices': { rooms: core('simulate') },
   'lib/server': { rooms: core('simulate') },
   'lib/ui': {
-    rooms: [...EVERY_CORE, 'lib/planner', 'lib/zone', 'lib/store', 'lib/work'],
+    rooms: [...EVERY_CORE, 'lib/planner', 'lib/zone', 'lib/store', 'lib/work', 'lib/devices'],
     packages: ['svelte', '$app/state', '@tanstack/svelte-table', 'bits-ui', 'chart.js', 'svelte-sonner', 'svelte-dnd-action', 'tinykeys'],
     hidden: DATABASE,
   },

@@ -1,4 +1,4 @@
-import { DAMP, dewPoint, humidityAt } from '#core/air';
+import { DAMP, dewPoint, humidityAt, sayMoment } from '#core/air';
 import { ordinaryDoubts } from '#core/craft';
 import { rate, type Likely } from '#core/cure';
 import type { Resin } from '#core/document';
@@ -74,7 +74,7 @@ export const neverFinishes: Rule = (facts) => {
         code: 'cold-nights',
         severity: 'note',
         where,
-        says: `${resin.name} gets its full hardness by ${airs.zone.said(hard)}, not by ${airs.zone.said(plainly)}.`,
+        says: `${resin.name} gets its full hardness by ${sayMoment(hard, airs.zone)}, not by ${sayMoment(plainly, airs.zone)}.`,
         why: `It hardens from ${write.temperature(resin.lowestC)} up, and the nights in ${room.name} are colder.`,
         fix: 'Keep the room warm at night, or give the piece two warm days before it is used.',
       },
@@ -140,7 +140,7 @@ export const dampNight: Rule = (facts) => {
       code: 'damp-night',
       severity,
       where: {},
-      says: `By ${facts.around.airs.zone.said(at)} the air ${severity === 'note' ? 'may be' : 'is'} at ${plain(100 * humidity, 0)} % and ${write.temperature(celsius)}; dew forms at ${write.temperature(dewPoint(celsius, humidity))}.`,
+      says: `By ${sayMoment(at, facts.around.airs.zone)} the air ${severity === 'note' ? 'may be' : 'is'} at ${plain(100 * humidity, 0)} % and ${write.temperature(celsius)}; dew forms at ${write.temperature(dewPoint(celsius, humidity))}.`,
       why: 'On a film that is still tacky, damp makes a haze and a sticky skin.',
       fix: 'Heat the room through the night or dry its air, keep the cover on, or pour when it is drier.',
     },

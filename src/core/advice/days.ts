@@ -1,3 +1,4 @@
+import { sayDay, sayMoment } from '#core/air';
 import { dryingOf } from '#core/craft';
 import { plain, writeHours } from '#core/units';
 import type { Around, Facts, Finding, Rule } from './finding';
@@ -38,8 +39,8 @@ export const dueBeforeHard: Rule = (facts) => {
       where: {},
       says:
         hard === Infinity
-          ? `It is promised for ${zone.said(due - HOUR).slice(0, -6)}, and never gets fully hard in ${around.room.name}.`
-          : `It is promised for ${zone.said(due - HOUR).slice(0, -6)}, and fully hard by ${zone.said(hard)} at the soonest.`,
+          ? `It is promised for ${sayDay(due - HOUR, zone)}, and never gets fully hard in ${around.room.name}.`
+          : `It is promised for ${sayDay(due - HOUR, zone)}, and fully hard by ${sayMoment(hard, zone)} at the soonest.`,
       why: mugs
         ? 'A hot mug on a film that is not fully hard sinks in and stays.'
         : 'Wrapped or stood on before it is fully hard, a film takes the print of whatever touches it.',

@@ -2,7 +2,7 @@ import { heatPass } from '#core/craft';
 import { filmCourse } from '#core/cure';
 import { isLine } from '#core/document';
 import { mixedDensity } from '#core/mix';
-import { heatAgeOf, strainsOf, workable, type Batch } from '#core/plan';
+import { heatAgeOf, likelyOf, strainsOf, workable, type Batch } from '#core/plan';
 import { plain, writeDuration } from '#core/units';
 import type { Finding, Rule } from './finding';
 import { writeLikely } from './air';
@@ -71,7 +71,7 @@ export const heatEatsTime: Rule = ({ plan, write }) =>
       const last = passes.at(-1);
       // boards are heated by turns: one film feels the passes of its own
       const own = passes.filter((s) => s.id.piece === last?.id.piece && s.id.coat === last?.id.coat).length;
-      const likely = batch.likely().heatUntil;
+      const likely = likelyOf(batch, plan.means).heatUntil;
       if (!last || !likely) return [];
       const at = last.at - last.mixedAt;
       const before = workableAfter(batch, own - 1, plan.means);

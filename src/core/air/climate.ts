@@ -5,7 +5,7 @@ import { humidityAt } from './damp';
 import { readingsOf, type AirAt } from './days';
 import type { Zone } from './zone';
 
-const [MINUTE, HOUR] = [60_000, 3_600_000];
+const [MINUTE, QUARTER, HOUR] = [60_000, 900_000, 3_600_000];
 /** Between readings no further apart than this the air runs straight, ms; a wider gap is as the room usually is. */
 const GAP = 6 * HOUR;
 /** How far the air is from usual fades over this, ms, once nothing is read. */
@@ -80,6 +80,13 @@ export class Climate {
   /** Readings of a stretch, in order of time. */
   readings(from: number, until: number): readonly AirAt[] {
     return this.#nodes.slice(this.#upTo(from - 1), this.#upTo(until));
+  }
+
+  /** How warm it was, or will be, over a stretch: the coldest, the warmest and the mean of its quarter hours, °C. */
+  spread(from: number, until: number): { least: number; most: number; mean: number } {
+    const n = Math.max(1, Math.ceil((until - from) / QUARTER));
+    const read = Array.from({ length: n + 1 }, (_, i) => this.at(from + ((until - from) * i) / n));
+    return { least: Math.min(...read), most: Math.max(...read), mean: read.reduce((sum, c) => sum + c, 0) / read.length };
   }
 
   /** What share of a stretch was read, without wide gaps; 0 to 1. */

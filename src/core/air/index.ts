@@ -3,4 +3,5 @@ export { roomAt, steady, warmer, type Air } from './air';
 export { Climate } from './climate';
 export { byTheHour, daysWith, readingsOf, type AirAt } from './days';
 export { DAMP, dewPoint, humidityAt } from './damp';
+export { sayDay, sayMoment } from './said';
 export { Zone } from './zone';

@@ -45,13 +45,6 @@ export class Zone {
   /** A moment as local clocks show it, "2026-11-25T14:36". */
   civil = (ms: number): string => new Date(ms + this.offsetAt(ms) * MINUTE).toISOString().slice(0, 16);
 
-  /** A day and its hour as an artist reads them, "Sat 28 Nov 14:36". */
-  said = (ms: number): string => {
-    const [day = '', time = ''] = this.civil(ms).split('T');
-    const parts = new Date(`${day}T00:00Z`).toUTCString().split(/[ ,]+/);
-    return `${parts[0]} ${Number(parts[1])} ${parts[2]} ${time}`;
-  };
-
   /**
    * The moment local clocks show a time, ms since 1970: of two the earlier, and where clocks leap over it as much later.
    * @param civil "2026-11-25T14:36" @throws RangeError where it is no time

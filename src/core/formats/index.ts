@@ -8,3 +8,4 @@ export { holdable, MOST_ROWS, readShelf, type ShelfPreview, type ShelfReading, w
 export { writeCups } from './cups-csv';
 export { readSlopes, writeSlopes } from './slope-csv';
 export { writePalette } from './palette-svg';
+export { type AirFile, type AirReadingFile, readAirCsv, writeAirCsv } from './air-csv';

@@ -2,11 +2,9 @@ import type { Resin } from '#core/document';
 import { cupAge, cupMinuteOfAge, viscosity, type CupCourse, type Windows } from '#core/cure';
 import { cupContent, volumeWeighedError, mixedDensity, split, type Split } from '#core/mix';
 import type { Cup } from '#core/coat';
-import { clockCup, clocked, likelyClock, type ClockCup } from './clock';
+import { clockCup, clocked, type ClockCup } from './clock';
 import type { Care } from './courses';
-import type { LikelyWindows } from './likely';
 import type { Bench } from './means';
-import { once } from './once';
 
 /** One mixing of A and B: the cups it fills, of one piece or of several, and the clock it starts. */
 export interface Batch {
@@ -19,8 +17,6 @@ export interface Batch {
   /** Ratio error made by weighing the maker's volumes as grams; 0 where the maker states weights. */
   weighedError: number;
   windows: Windows;
-  /** How sure its windows are; worked out when it is first asked for. */
-  likely: () => LikelyWindows;
   /** Its cups as the clock sees them. */
   clockCups: ClockCup[];
   /** How much older its film is than one that lay in the air of the room from the first minute, equivalent min. */
@@ -104,7 +100,6 @@ export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = 
     weighedError: volumeWeighedError(resin),
     white: { course: whiteCourse, multiplier, ml: whiteMl },
     windows,
-    likely: once(() => likelyClock(resin, clockCups, bench)),
     clockCups,
     ahead,
     waiting: [

@@ -2,8 +2,9 @@
 export { type CoatPlan, dressingGrams } from './coats';
 export type { Means } from './means';
 export { type Batch, type Strain, type WaitingCup, whiteThickness } from './batch';
-export { type BatchClock, type ClockCup, type ClockCurve, filmAge, toldClockCups } from './clock';
-export { type Figure, figures, type LikelyWindows } from './likely';
+export { type ClockCup, filmAge } from './clock';
+export { type BatchClock, batchClock, type ClockCurve, toldClockCups } from './curves';
+export { type Figure, figures, likelyOf, type LikelyWindows } from './likely';
 export { creepOf, type Drift, driftOf, tiltFor, type Wet, wetOf } from './level';
 export { heatAgeOf } from './heat';
 export { Planner, planPiece } from './planner';

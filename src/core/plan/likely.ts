@@ -1,6 +1,11 @@
 import { warmer, type Air } from '#core/air';
 import type { Method, Resin } from '#core/document';
-import { likely, type Doubts, type Likely, type Shift, type Windows } from '#core/cure';
+import { likely, type Likely, type Shift, type Windows } from '#core/cure';
+import { ordinaryDoubts } from '#core/craft';
+import type { Batch } from './batch';
+import { clocked, type ClockBench, type ClockCup } from './clock';
+import { Courses } from './courses';
+import type { Bench, Means } from './means';
 
 /** Figures of a batch's windows that rest on guesses, each with how sure it is; clock minutes after mixing. */
 export const figures = [
@@ -66,6 +71,25 @@ export function moved({ resin, method, air }: Moved, shift: Shift): Moved {
   };
 }
 
-/** How sure the windows of a batch are. @param of its windows with some inputs moved */
-export const likelyWindows = (of: (shift: Shift) => Windows, doubts: Doubts): LikelyWindows =>
-  likely((shift) => edgesOf(of(shift)), doubts) as LikelyWindows;
+/** How sure the windows of a mixing are. @param resin its times as ages of a film */
+export const likelyClock = (
+  resin: Resin,
+  cups: ClockCup[],
+  { method, air, doubts, courses }: ClockBench & Pick<Bench, 'doubts'>,
+): LikelyWindows =>
+  likely((shift) => {
+    const own = moved({ resin, method, air }, shift);
+    return edgesOf(clocked(own.resin, cups, { ...own, courses }).windows);
+  }, doubts) as LikelyWindows;
+
+const known = new WeakMap<Batch, { means: Means; likely: LikelyWindows }>();
+
+/** How sure the windows of a planned batch are; worked out when it is first asked for. */
+export function likelyOf(batch: Batch, means: Means): LikelyWindows {
+  const kept = known.get(batch);
+  if (kept?.means === means) return kept.likely;
+  const { method, air, doubts = ordinaryDoubts } = means;
+  const found = likelyClock(batch.resin, batch.clockCups, { method, air, doubts, courses: new Courses() });
+  known.set(batch, { means, likely: found });
+  return found;
+}

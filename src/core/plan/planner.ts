@@ -1,8 +1,6 @@
-import { ordinaryDoubts } from '#core/craft';
 import { aged } from '#core/cure';
 import type { Method, Piece, Resin } from '#core/document';
 import { allowances, blamed, CutError, Cutter, lent } from '#core/geometry';
-import { batchClock, type BatchClock, type ClockCup } from './clock';
 import { Courses } from './courses';
 import type { Means } from './means';
 import { pieceAnew, type Kept, type PiecePlan } from './piece';
@@ -61,6 +59,11 @@ export class Planner {
     return inOtherAir(session, means, this.#kept);
   }
 
+  /** How cups age, each worked out once. */
+  get courses(): Courses {
+    return this.#kept.courses;
+  }
+
   /** A resin with its working and gel time as ages of a film. */
   aged(resin: Resin, { activationEa }: Pick<Method, 'activationEa'>): Resin {
     const key = JSON.stringify([resin, activationEa]);
@@ -70,15 +73,6 @@ export class Planner {
       this.#ages.set(key, (ages = aged(resin, activationEa)));
     }
     return ages;
-  }
-
-  /**
-   * The clock of a mixing with its curves, in the air and by the habits of some means.
-   * @param resin  as on the shelf, or as its thickness was measured today
-   * @param heated minutes after mixing at which the film is heated
-   */
-  clock(resin: Resin, cups: ClockCup[], { method, air, doubts = ordinaryDoubts }: Means, heated: number[] = []): BatchClock {
-    return batchClock(this.aged(resin, method), cups, { method, air, doubts, courses: this.#kept.courses }, heated);
   }
 }
 

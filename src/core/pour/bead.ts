@@ -2,7 +2,7 @@ import { steady } from '#core/air';
 import { beadViscosity, type Bead } from '#core/cure';
 import type { PourEvent, Resin } from '#core/document';
 import { mixedDensity } from '#core/mix';
-import type { Means, Planner } from '#core/plan';
+import { batchClock, type Means, type Planner } from '#core/plan';
 
 /** A bead of clear mix on a tile: how far it ran, mm, at which minute after mixing, how warm the tile was, °C. */
 export interface BeadCheck extends Bead {
@@ -17,7 +17,7 @@ export interface BeadCheck extends Bead {
  */
 export function beadChecked(resin: Resin, { min, run, celsius, ...bead }: BeadCheck, means: Means, planner: Planner): Resin {
   const measured = beadViscosity(bead, run, mixedDensity(resin));
-  const { film } = planner.clock(resin, [], { ...means, air: steady(celsius) });
+  const { film } = batchClock(resin, [], { ...means, air: steady(celsius) }, planner);
   return { ...resin, viscosity: (resin.viscosity * measured) / film.thickness(min) };
 }
 

@@ -1,7 +1,7 @@
 import { steady, type Air } from '#core/air';
 import { measuredDoubts, ordinaryDoubts } from '#core/craft';
 import type { Pour, Told } from '#core/document';
-import { toldClockCups, type BatchClock, type Planner } from '#core/plan';
+import { batchClock, toldClockCups, type BatchClock, type Planner } from '#core/plan';
 import { beadChecked, type BeadCheck } from './bead';
 
 /** What was measured at the bench while a batch is poured. */
@@ -35,5 +35,5 @@ export function benchClockOf(
   const heated = told.steps.filter((s) => s.id.does === 'heat' && s.batch === number).map((s) => s.at - s.mixedAt);
   const first = told.steps.find((s) => s.id.does === 'heat' && s.batch === number);
   const own = first ? heated.filter((_, i) => i < (first.passes ?? heated.length)) : heated;
-  return planner.clock(bead ? beadChecked(resin, bead, means, planner) : resin, toldClockCups(told, number), means, own);
+  return batchClock(bead ? beadChecked(resin, bead, means, planner) : resin, toldClockCups(told, number), means, planner, own);
 }

@@ -11,3 +11,4 @@ export { weightsOf } from './weights';
 export { insideOf, type WeighLine } from './weigh-lines';
 export { type Weighing, weighingOf } from './weighing';
 export { howToNarrow } from './narrow';
+export { meetFor, type LikelyMoment } from './meet';

@@ -2,7 +2,7 @@ import { Airs } from '#core/cure';
 import { advise, aroundOf, writeStrain, type Finding } from '#core/advice';
 import type { Piece, Studio, Told } from '#core/document';
 import { coverage } from '#core/mix';
-import { clearanceOf, looseGrams, weightOf, type Batch, type Figure, type PiecePlan, type Planner } from '#core/plan';
+import { clearanceOf, likelyOf, looseGrams, weightOf, type Batch, type Figure, type Means, type PiecePlan, type Planner } from '#core/plan';
 import { coatName, regionOfTint, type Cup } from '#core/coat';
 import { howToNarrow, say, tell } from '#core/pour';
 import { writesIn, type Writes } from '#core/units';
@@ -43,9 +43,9 @@ function cupReport(cup: Cup) {
 }
 
 /** Each edge of a window with the range it lies in four times in five, and the input that would narrow it most once measured. */
-const likelyReport = (batch: Batch) =>
+const likelyReport = (batch: Batch, means: Means) =>
   Object.fromEntries(
-    Object.entries(batch.likely()).map(([figure, { middle, from, until, most }]) => [
+    Object.entries(likelyOf(batch, means)).map(([figure, { middle, from, until, most }]) => [
       figure,
       {
         middle: minute(middle),
@@ -56,7 +56,7 @@ const likelyReport = (batch: Batch) =>
     ]),
   );
 
-function windowsReport(batch: Batch) {
+function windowsReport(batch: Batch, means: Means) {
   const w = batch.windows;
   return {
     stirred: r(w.stirred),
@@ -68,11 +68,11 @@ function windowsReport(batch: Batch) {
     leave: span(w.leave),
     nextCoat: span(w.nextCoat),
     fullCure: minute(w.fullCure),
-    likely: likelyReport(batch),
+    likely: likelyReport(batch, means),
   };
 }
 
-function batchReport(batch: Batch, write: Writes) {
+function batchReport(batch: Batch, means: Means, write: Writes) {
   return {
     resin: batch.resin.name,
     ...(batch.because && { because: writeStrain(batch.because, write) }),
@@ -82,7 +82,7 @@ function batchReport(batch: Batch, write: Writes) {
     aG: r(batch.parts.aG),
     bG: r(batch.parts.bG),
     cups: batch.cups.map(cupReport),
-    windowsMin: windowsReport(batch),
+    windowsMin: windowsReport(batch, means),
   };
 }
 
@@ -113,7 +113,7 @@ function pourReport(plan: PiecePlan, number: number, write: Writes, planner: Pla
       areaCm2: r(c.area / 100),
       ml: r(c.ml),
     })),
-    batches: pour.batches.map((batch) => batchReport(batch, write)),
+    batches: pour.batches.map((batch) => batchReport(batch, plan.means, write)),
     steps: stepsReport(tell(planner.together([{ plan, pour: number }], plan.means), plan.means.air(0)), write),
   };
 }

@@ -1,3 +1,12 @@
 /** Small stand-ins for outside devices, which ship with the app: a scale, moved by a time that is passed in, and a camera over a card. */
 export { advance, type HandMove, laidOn, moved, newScale, poured, type ScaleReading, shows, type SimulatedScale, tared } from './scale';
 export { photograph, type Shot } from './photo';
+export {
+  airShown,
+  newThermometer,
+  thermometerAfter,
+  thermometerMoved,
+  type AirMove,
+  type AirShown,
+  type SimulatedThermometer,
+} from './thermometer';

@@ -35,3 +35,4 @@ export { writesIn, type Writes } from './hand';
 export { readsIn, type Reads } from './hand-read';
 export { readThickness, thicknessWord, writeThickness } from './thickness';
 export { readRatio } from './ratio';
+export { tilt } from './tilt';

@@ -173,26 +173,33 @@ export function editRows(scope: Scope, label: string, rows: Row[], mark?: string
   });
 }
 
-async function editHabit<K extends keyof Habits>(name: K, label: string, change: Partial<Habits[K]>): Promise<void> {
+/** Fields anew; one that is to be left out is given as undefined. */
+type Fields<T> = { [K in keyof T]?: T[K] | undefined };
+
+/** A thing with some fields anew. */
+const withFields = <T extends object>(thing: T, change: Fields<T>): T =>
+  Object.fromEntries(Object.entries({ ...thing, ...change }).filter(([, value]) => value !== undefined)) as T;
+
+async function editHabit<K extends keyof Habits>(name: K, label: string, change: Fields<Habits[K]>): Promise<void> {
   await inOne(async () => {
     const before = await rowOf('kept', name);
     if (before)
       await edit(
         SETTINGS,
         label,
-        [{ table: 'kept', id: name, before, after: { ...before, ...change } }],
+        [{ table: 'kept', id: name, before, after: withFields(before, change) }],
         `${name} ${Object.keys(change).join()}`,
       );
   });
 }
 
 /** Changes what the studio reads and writes in, or its habits; undone with the settings. */
-export const changeSettings = (change: Partial<Settings>): Promise<void> => editHabit('settings', 'Change the settings', change);
+export const changeSettings = (change: Fields<Settings>): Promise<void> => editHabit('settings', 'Change the settings', change);
 /** Changes some of the studio’s habits. */
-export const changeMethod = (change: Partial<Method>): Promise<void> => editHabit('method', 'Change the studio’s habits', change);
+export const changeMethod = (change: Fields<Method>): Promise<void> => editHabit('method', 'Change the studio’s habits', change);
 /** Changes some of a room. @throws where it is not there any more */
-export const changeRoom = (id: string, change: Partial<Omit<Room, 'id'>>): Promise<void> =>
-  editThing('rooms', id, SETTINGS, 'Change the room', (room) => ({ ...room, ...change }), `room ${Object.keys(change).join()}`);
+export const changeRoom = (id: string, change: Fields<Omit<Room, 'id'>>): Promise<void> =>
+  editThing('rooms', id, SETTINGS, 'Change the room', (room) => withFields(room, change), `room ${Object.keys(change).join()}`);
 
 /** What undo and redo would do in a scope; undefined where there is nothing. The adding of a piece is not undone. */
 const canUndo = (e: Edit): boolean => !e.undone && !e.changes.every((c) => c.table === 'pieces' && 'before' in c && !c.before);

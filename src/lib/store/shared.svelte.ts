@@ -1,12 +1,14 @@
 import { steady } from '#core/air';
-import { Airs } from '#core/cure';
+import { measuredDoubts, ordinaryDoubts } from '#core/craft';
 import type { Pour } from '#core/document';
 import type { Means } from '#core/plan';
 import { writesIn } from '#core/units';
 import { StudioRows, type Rows } from './followed';
 import { Live } from './live.svelte';
 import { readPours } from './studio';
-import { zone } from '../zone';
+
+/** How far off a bench may be whose thermometer is read. */
+const read = { ...ordinaryDoubts, temperature: measuredDoubts.temperature };
 
 /**
  * What every screen reads, following what any window stores; undefined until first read. What did not change stays the same
@@ -51,20 +53,19 @@ class Shared {
 
   /** The room the studio works in. */
   readonly room = $derived(this.rooms?.find((room) => room.id === this.settings?.roomId) ?? this.rooms?.[0]);
-  /** The air of every room as it was read, and as it usually is. */
-  readonly airs = $derived.by(() => {
-    const days = this.#read?.air;
-    return days && new Airs(zone, days);
-  });
-  readonly #roomC = $derived(this.room?.dayC);
+  /** What thermometers showed, day by day. */
+  readonly air = $derived(this.#read?.air);
+  /** The bench as a thermometer reads it now, °C; undefined while none is read, or it is silent. */
+  measuredC = $state<number>();
+  readonly #roomC = $derived(this.measuredC ?? this.room?.dayC);
   readonly #scaleStep = $derived(this.settings?.scaleStep);
 
-  /** What pieces are planned with, by day in the studio's room. */
+  /** What pieces are planned with: as the thermometer reads the bench, or by day in the studio's room. */
   readonly means = $derived.by((): Means | undefined => {
     const { resins, colourants, method } = this;
     const [roomC, scaleStep] = [this.#roomC, this.#scaleStep];
     return resins && colourants && method && roomC !== undefined && scaleStep !== undefined
-      ? { resins, colourants, method, air: steady(roomC), scaleStep }
+      ? { resins, colourants, method, air: steady(roomC), scaleStep, ...(this.measuredC !== undefined && { doubts: read }) }
       : undefined;
   });
 }

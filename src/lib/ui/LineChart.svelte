@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Chart as ChartType, ChartDataset } from 'chart.js';
   import { onDestroy } from 'svelte';
+  import { bandsPlugin, NAMES, ROW, type Band } from './bands';
   import { appearance } from './theme.svelte';
 
   /** A line chart in the app's own ink. What it says must be said in words beside it too: `label` names it for those who cannot see it. */
@@ -9,22 +10,28 @@
     points: { x: number; y: number }[];
     colour: 'ink' | 'soft' | 'buoy';
     dashed?: boolean;
+    /** Twice as wide as another. */
+    bold?: boolean;
     /** Colour of each point; without them the line has no points. */
     dots?: string[];
   }
   interface Props {
     label: string;
     lines: ChartLine[];
-    x: { min: number; max: number; title?: string; ticks?: (value: number) => string };
-    y: { min: number; max: number; step: number; title?: string };
+    x: { min: number; max: number; title?: string; ticks?: (value: number) => string; step?: number };
+    /** With `ticks` it is logarithmic, and says only these. */
+    y: { min: number; max: number; step: number; title?: string; ticks?: number[] };
+    /** Windows above the plot, and a moment through both. */
+    bands?: Band[];
+    now?: number | undefined;
   }
-  let { label, lines, x, y }: Props = $props();
+  let { label, lines, x, y, bands = [], now }: Props = $props();
 
   let canvas = $state<HTMLCanvasElement>();
   let chart: ChartType<'line'> | undefined;
   let gone = false;
   /** A colour of the app as it is by day or by night, as a canvas takes it. */
-  function tone(name: 'ink' | 'soft' | 'buoy' | 'rule' | 'sheet'): string {
+  function tone(name: 'ink' | 'soft' | 'buoy' | 'rule' | 'sheet' | 'line' | 'open'): string {
     void appearance.isDark;
     if (!canvas) return '';
     canvas.style.color = `var(--${name})`;
@@ -36,7 +43,7 @@
       label: line.name,
       data: line.points,
       borderColor: tone(line.colour),
-      borderWidth: 1.5,
+      borderWidth: line.bold ? 3 : 1.5,
       ...(line.dashed && { borderDash: [5, 4] }),
       pointRadius: line.dots ? 7 : 0,
       pointHoverRadius: line.dots ? 8 : 0,
@@ -44,10 +51,19 @@
     })),
   );
 
+  const tones = $derived({
+    ink: tone('ink'),
+    soft: tone('soft'),
+    line: tone('line'),
+    open: tone('open'),
+    sheet: tone('sheet'),
+    buoy: tone('buoy'),
+  });
+
   async function draw(on: HTMLCanvasElement) {
-    const { Chart, LineController, LineElement, LinearScale, PointElement } = await import('chart.js');
+    const { Chart, LineController, LineElement, LinearScale, LogarithmicScale, PointElement } = await import('chart.js');
     if (gone) return;
-    Chart.register(LineController, LineElement, LinearScale, PointElement);
+    Chart.register(LineController, LineElement, LinearScale, LogarithmicScale, PointElement);
     Chart.defaults.font.family = "'Atkinson Hyperlegible Next Variable', sans-serif";
     chart = new Chart(on, {
       type: 'line',
@@ -57,8 +73,9 @@
         maintainAspectRatio: false,
         events: [],
         layout: { padding: { right: 8, top: 6 } },
-        scales: { x: { type: 'linear' }, y: { type: 'linear' } },
+        scales: { x: { type: 'linear' }, y: { type: y.ticks ? 'logarithmic' : 'linear' } },
       },
+      plugins: [bandsPlugin(() => ({ bands, now, tones }))],
     });
     update();
   }
@@ -78,7 +95,7 @@
         grid: { display: false },
         ticks: x.ticks
           ? {
-              stepSize: 1,
+              stepSize: x.step ?? 1,
               includeBounds: false,
               autoSkip: false,
               color: tone('ink'),
@@ -88,17 +105,24 @@
       },
       y: {
         ...axis(y),
+        ...(y.ticks && { type: 'logarithmic' as const }),
+        ...(bands.length > 0 && { afterFit: (scale: { width: number }) => void (scale.width = NAMES) }),
         grid: { color: tone('rule') },
-        ticks: { color: tone('soft'), stepSize: y.step, callback: (v) => Number(Number(v).toFixed(2)) },
+        ticks: {
+          color: tone('soft'),
+          stepSize: y.step,
+          callback: (v: string | number) => (!y.ticks || y.ticks.includes(Number(v)) ? Number(Number(v).toFixed(2)) : ''),
+        },
       },
-    };
+    } as NonNullable<typeof chart.options.scales>;
+    chart.options.layout = { padding: { right: 8, top: bands.length ? bands.length * ROW + 4 : 6 } };
     chart.update('none');
   }
   $effect(() => {
     if (canvas && !chart) void draw(canvas);
   });
   $effect(() => {
-    void [sets, x, y, appearance.isDark];
+    void [sets, x, y, bands, now, tones, appearance.isDark];
     update();
   });
   onDestroy(() => {

@@ -1,11 +1,11 @@
 <script lang="ts">
   import { tinykeys } from 'tinykeys';
-  import { redo, undo, undoable, type Scope } from '$lib/store/edits';
+  import { redo, undo, undoable } from '$lib/store/edits';
   import { Live } from '$lib/store/live.svelte';
   import { attempt } from './attempt';
 
-  /** Undo and redo of what is not of one piece, by button and by key. */
-  let { scope }: { scope: Scope } = $props();
+  /** Undo and redo of what is edited in one scope, which may be a piece, by button and by key. */
+  let { scope }: { scope: string } = $props();
 
   const steps = new Live(() => undoable(scope));
   const typing = (event: KeyboardEvent): boolean =>

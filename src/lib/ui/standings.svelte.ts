@@ -1,13 +1,15 @@
 import { Standings, type Standing } from '#core/record';
 import { planner } from '$lib/planner';
 import { shared } from '$lib/store/shared.svelte';
+import { airs } from './airs.svelte';
 
 const standings = new Standings();
 
 /** Where all pieces stand; undefined until the studio and its pours are read. @param now ms since 1970 */
 export function whereAllStand(now: number): Standing[] | undefined {
-  const { pieces, summaries, means, room, airs } = shared;
-  return pieces && summaries && means && room && airs && standings.of(pieces, summaries, { planner, airs, means, room }, now);
+  const { pieces, summaries, means, room } = shared;
+  const rooms = airs.current;
+  return pieces && summaries && means && room && rooms && standings.of(pieces, summaries, { planner, airs: rooms, means, room }, now);
 }
 
 /** Where one piece stands. */

@@ -1,10 +1,7 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { onMount, type Component, type Snippet } from 'svelte';
-  import { roomAt } from '#core/air';
   import { shared } from '$lib/store/shared.svelte';
-  import { zone } from '$lib/zone';
-  import { minutes } from '$lib/ui/clock.svelte';
   import { asideWords } from '$lib/ui/aside';
   import Guard from '$lib/ui/Guard.svelte';
 
@@ -18,12 +15,12 @@
     { href: '/shelf', name: 'Shelf' },
     { href: '/settings', name: 'Settings' },
   ];
-  const now = $derived(minutes.now);
-  const room = $derived(shared.room);
 
-  /** What is planned stands on it too, so that it brings the planner with it: it is fetched when the screen has been drawn. */
+  /** What is planned stands on these too, so that they bring the planner with them: they are fetched when the screen has been drawn. */
   let TideLine = $state.raw<Component>();
+  let AirNow = $state.raw<Component>();
   onMount(async () => {
+    AirNow = (await import('$lib/ui/AirNow.svelte')).default;
     TideLine = (await import('$lib/ui/TideLine.svelte')).default;
   });
 </script>
@@ -48,13 +45,9 @@
         >
       {/each}
     </nav>
-    {#if room && shared.settings}
-      <Guard what="The room"
-        ><p class="ml-auto text-[13px] text-soft">
-          {shared.write.temperature(roomAt(room, zone.localMinute(now)))} now · {room.name}
-        </p></Guard
-      >
-    {/if}
+    <Guard what="The room"
+      >{#if AirNow}<AirNow />{/if}</Guard
+    >
   </header>
   {#if shared.aside?.length}
     <p class="shrink-0 border-b border-line bg-warnground px-4 py-1 text-[13px] print:hidden">

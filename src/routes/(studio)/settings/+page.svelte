@@ -1,12 +1,13 @@
 <script lang="ts">
   import { batching, fewDrops, runOff } from '#core/craft';
   import { limits, type Settings } from '#core/document';
-  import { bare, fraction, inUnit, plain, readWithin, temperature, writeShare, type Reading } from '#core/units';
-  import { changeMethod, changeRoom, changeSettings, SETTINGS } from '$lib/store/edits';
+  import { bare, fraction, plain, readWithin, writeShare, type Reading } from '#core/units';
+  import { changeMethod, changeSettings, SETTINGS } from '$lib/store/edits';
   import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
   import Choice from '$lib/ui/Choice.svelte';
+  import RoomUsual from '$lib/ui/RoomUsual.svelte';
   import SchoolField from '$lib/ui/SchoolField.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
   import UndoRedo from '$lib/ui/UndoRedo.svelte';
@@ -14,6 +15,7 @@
   import Preparation from './Preparation.svelte';
   import PutAside from './PutAside.svelte';
   import StudioFile from './StudioFile.svelte';
+  import Bench from './Bench.svelte';
   import Appearance from './Appearance.svelte';
   import Units from './Units.svelte';
 
@@ -23,15 +25,6 @@
   const method = $derived(shared.method);
 
   const write = $derived(shared.write);
-  const units = $derived(write.units);
-  const writeT = (celsius: number): string => write.temperature(celsius);
-  const readRoom = (text: string): Reading => reads.current.temperature(text, limits.room, 'A room');
-  const readHour = (text: string): Reading => {
-    const n = Number(text.trim().replace(/:00$/, ''));
-    return text.trim() && Number.isInteger(n) && n >= 0 && n <= 23
-      ? { ok: true, value: n }
-      : { ok: false, says: 'Give a full hour of the day, 0 to 23.' };
-  };
   const readSpare = (text: string): Reading => readWithin(fraction, text, limits.spare, 'A spare', writeShare, '%');
   const amount = (ml: number): string => write.volume(ml);
   const readCup = (text: string): Reading => reads.current.volume(text, limits.smallestCup, 'A cup');
@@ -121,7 +114,8 @@
     </div>
     {#if settings && room && method}
       <div class="flex flex-col gap-3">
-        <Sheet title="Room" aside="every clock runs on it">
+        <Sheet title="Room">
+          {#snippet aside()}<a class="text-[13px] underline" href="/room">Readings, damp, heating and places</a>{/snippet}
           <div class="grid gap-4 p-4 sm:grid-cols-2">
             {#if shared.rooms && shared.rooms.length > 1}
               <div class="sm:col-span-2">
@@ -133,38 +127,10 @@
                 />
               </div>
             {/if}
-            <LiveField
-              label="By day"
-              shows={writeT(room.dayC)}
-              read={readRoom}
-              value={room.dayC}
-              commit={(dayC) => attempt(() => changeRoom(room.id, { dayC }))}
-              hint={`Pieces are planned at this. ${plain(inUnit(temperature, 20, units.temperature), 0)}–${plain(inUnit(temperature, 24, units.temperature), 0)} ${units.temperature} is usual.`}
-            />
-            <LiveField
-              label="warmest at (hour)"
-              shows={String(room.dayHour)}
-              read={readHour}
-              value={room.dayHour}
-              commit={(dayHour) => attempt(() => changeRoom(room.id, { dayHour }))}
-            />
-            <LiveField
-              label="By night"
-              shows={writeT(room.nightC)}
-              read={readRoom}
-              value={room.nightC}
-              commit={(nightC) => attempt(() => changeRoom(room.id, { nightC }))}
-              hint="The tide line cures by day and by night."
-            />
-            <LiveField
-              label="coolest at (hour)"
-              shows={String(room.nightHour)}
-              read={readHour}
-              value={room.nightHour}
-              commit={(nightHour) => attempt(() => changeRoom(room.id, { nightHour }))}
-            />
+            <RoomUsual {room} />
           </div>
         </Sheet>
+        <Bench {method} />
         <Sheet title="What the amounts rest on">
           <div class="grid gap-4 p-4 sm:grid-cols-2">
             <LiveField

@@ -147,12 +147,14 @@
       id: 'viscosity',
       head: 'flows',
       value: (r) => r.viscosity,
-      shows: (r) => writeThickness(r.viscosity),
+      shows: (r) => `${writeThickness(r.viscosity)}${r.measuredOn ? ', measured' : ''}`,
       edit: {
         kind: 'text',
         text: (r) => writeThickness(r.viscosity),
         read: (text) => readThickness(text, limits.viscosity, 'A thickness'),
-        store: (r, v) => set(r, 'viscosity', v),
+        // what is typed is the data sheet's again, and no longer measured
+        store: (r, v: number) =>
+          put(`Change ${r.name}`, { table: 'resins', id: r.id, row: withField({ ...r, viscosity: v }, 'measuredOn', undefined), was: r }),
       },
     },
     {
@@ -166,6 +168,32 @@
         text: (r) => (r.film === undefined ? '' : shared.write.coverage(r.film)),
         read: (text) => (text.trim() ? reads.current.film(text, limits.film, 'A film') : { ok: true, value: undefined }),
         store: (r, v) => set(r, 'film', v),
+      },
+    },
+    {
+      id: 'mostFilm',
+      head: 'most in one pour',
+      value: (r) => r.mostFilm,
+      shows: (r) => (r.mostFilm === undefined ? 'not stated' : shared.write.film(r.mostFilm)),
+      right: true,
+      edit: {
+        kind: 'text',
+        text: (r) => (r.mostFilm === undefined ? '' : shared.write.film(r.mostFilm)),
+        read: (text) => (text.trim() ? reads.current.film(text, limits.mostFilm, 'A film') : { ok: true, value: undefined }),
+        store: (r, v) => set(r, 'mostFilm', v),
+      },
+    },
+    {
+      id: 'lowestC',
+      head: 'hardens from',
+      value: (r) => r.lowestC,
+      shows: (r) => shared.write.temperature(r.lowestC),
+      right: true,
+      edit: {
+        kind: 'text',
+        text: (r) => shared.write.temperature(r.lowestC),
+        read: (text) => reads.current.temperature(text, limits.room, 'A temperature'),
+        store: (r, v) => set(r, 'lowestC', v),
       },
     },
     {

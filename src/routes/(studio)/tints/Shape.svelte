@@ -4,7 +4,7 @@
   import { bare, plain, readWithin, type Reading } from '#core/units';
   import Sheet from '$lib/ui/Sheet.svelte';
   import type { SlopeDraft, Worked } from './slope.svelte';
-  import SliderField from './SliderField.svelte';
+  import SliderField from '$lib/ui/SliderField.svelte';
 
   /** How many cups, from how pale to how deep, and how far the hue turns. */
   let { draft, work }: { draft: SlopeDraft; work: Worked } = $props();

@@ -13,7 +13,7 @@
   import { readPour } from '$lib/store/studio';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
-  import { bench, clockTime, running, seconds } from '$lib/ui/clock.svelte';
+  import { bench, clockTime, minutes, running, seconds } from '$lib/ui/clock.svelte';
   import Amounts from './Amounts.svelte';
   import Beside from './Beside.svelte';
   import CupStrip from './CupStrip.svelte';
@@ -52,6 +52,7 @@
   let busy = $state(false);
   let noting = $state(false);
   let leaving = $state(false);
+  let beading = $state(false);
 
   async function happen(happening: Happening) {
     if (busy) return;
@@ -85,7 +86,7 @@
   const last = $derived(session?.events.at(-1));
   const takeBack = () => last && happen({ kind: 'undone', undoes: last.seq });
   const free = (event: KeyboardEvent): boolean =>
-    !noting && !leaving && !writing && !(event.target instanceof HTMLInputElement) && !event.repeat;
+    !noting && !leaving && !beading && !writing && !(event.target instanceof HTMLInputElement) && !event.repeat;
   $effect(() =>
     tinykeys(window, {
       Space: (e) => {
@@ -195,7 +196,7 @@
           </div>
         {/if}
       </main>
-      <Beside {session} {step} number={batchIndex} {since} />
+      <Beside {session} {step} number={batchIndex} {since} now={minutes.now} onbead={() => (beading = true)} />
     </div>
     <CupStrip {session} onstep={(s) => tap({ kind: 'did', step: s.id })} />
   {:else if answer && !answer.found}
@@ -212,5 +213,11 @@
 <!-- dialogs are fetched when the steps have been drawn -->
 {#if dialogs}
   <dialogs.NoteDialog bind:open={noting} onkeep={(text) => happen({ kind: 'note', text })} />
-  {#if session}<dialogs.AbandonDialog bind:open={leaving} pourId={session.pour.id} mixed={session.mixedAt.size > 0} />{/if}
+  {#if session}<dialogs.BeadDialog
+      bind:open={beading}
+      {since}
+      celsius={session.pour.roomC}
+      onkeep={({ area, angle, run, seconds: time, celsius }) =>
+        happen({ kind: 'bead check', batch: batchIndex, area, angle, run, seconds: time, celsius })}
+    /><dialogs.AbandonDialog bind:open={leaving} pourId={session.pour.id} mixed={session.mixedAt.size > 0} />{/if}
 {/if}

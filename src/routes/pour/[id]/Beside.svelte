@@ -4,10 +4,9 @@
   import { stepKey, type ToldStep } from '#core/document';
   import { say } from '#core/pour';
   import { unknownEvents, type Session } from '#core/record';
-  import { fixed, thicknessWord } from '#core/units';
-  import { clockTime, running } from '$lib/ui/clock.svelte';
+  import { fixed, thicknessWord, writeSpan } from '#core/units';
+  import { clockTime, running as counted } from '$lib/ui/clock.svelte';
   import { clockSays } from './clock';
-  import WhiteWindow from './WhiteWindow.svelte';
 
   /** What stands beside the step at hand: the clock of its batch, what comes next, and what was noted. */
   interface Props {
@@ -17,20 +16,26 @@
     number: number;
     /** Since its A and B met, min. */
     since: number | undefined;
+    /** ms since 1970, by the minute. */
+    now: number;
+    /** Asks for a bead check. */
+    onbead: () => void;
   }
-  let { session, step, number, since }: Props = $props();
+  let { session, step, number, since, now, onbead }: Props = $props();
 
   const told = $derived(session.told);
-  const batch = $derived(told.batches[number]);
+  /** The steps stand as soon as they are read; how thick the white is follows. */
+  let curves = $state.raw<typeof import('./thickness') & typeof import('./chart')>();
+  onMount(async () => {
+    const [thickness, chart] = await Promise.all([import('./thickness'), import('./chart')]);
+    curves = { ...thickness, ...chart };
+  });
+  const running = $derived(curves?.runningOf(session, number, now));
+  const batch = $derived(running?.batch ?? told.batches[number]);
   const isDone = (s: ToldStep): boolean => session.doneAt.has(stepKey(s.id));
   const upcoming = $derived(step ? told.steps.slice(told.steps.indexOf(step) + 1).filter((s) => !isDone(s)) : []);
   const white = $derived(told.steps.find((s) => s.id.does === 'white' && s.batch === number && !isDone(s)));
   const clock = $derived(clockSays(batch, since, Boolean(white)));
-  /** The steps stand as soon as they are read; how thick the white is follows. */
-  let curves = $state.raw<typeof import('./thickness')>();
-  onMount(async () => {
-    curves = await import('./thickness');
-  });
   /** How thick the white is by now, for the hand first; one figure beside the other after it. */
   function whiteSays(pas: number, ready: number): string {
     const figures = `${fixed(pas, 1)} Pa·s, ready from ${fixed(ready, 1)}`;
@@ -38,7 +43,7 @@
       ? `The white has body: it is ${thicknessWord(pas)} (${figures}).`
       : `The white is still ${thicknessWord(pas)}; let it thicken until it is ${thicknessWord(ready)} (${figures}).`;
   }
-  const thickness = $derived(curves && batch && curves.thicknessOf(session.pour, batch));
+  const thickness = $derived(running?.clock.cups.find((c) => c.cup?.white)?.thickness);
 </script>
 
 <!-- in a low window it scrolls, and must be reached without a mouse -->
@@ -53,13 +58,32 @@
       <p class="text-[15px] text-nightsoft">{clock.title}</p>
       {#if clock.left !== undefined}
         <p class="flex flex-wrap items-baseline gap-x-3">
-          <span class="text-[72px] leading-tight" data-testid="left">{running(clock.left)}</span><span class="text-[17px] text-nightsoft"
+          <span class="text-[72px] leading-tight" data-testid="left">{counted(clock.left)}</span><span class="text-[17px] text-nightsoft"
             >{clock.of}</span
           >
         </p>
       {/if}
     </div>
-    <WhiteWindow {batch} {thickness} limit={session.pour.planned.method.whiteLimit} {since} white={Boolean(white)} />
+    {#if curves && running}
+      <div class="bench h-70 shrink-0">
+        <curves.ClockChart
+          clock={running.clock}
+          ready={session.pour.planned.method.whiteReady}
+          limit={session.pour.planned.method.whiteLimit}
+          now={since}
+          small
+        />
+      </div>
+      <p class="text-[15px] text-nightsoft">
+        {#if white && running.clock.likely.whiteFrom}White: {writeSpan(
+            running.clock.likely.whiteFrom.from,
+            running.clock.likely.whiteFrom.until,
+          )} after mixing is when it gets ready.{/if}
+        {#if running.bead}A bead has corrected this clock.{/if}
+        {#if running.air}It runs on the air as the thermometer read it.{/if}
+      </p>
+    {:else}<div class="h-70 shrink-0"></div>{/if}
+    {#if since !== undefined}<button type="button" class="button-bench self-start" onclick={onbead}>Bead check</button>{/if}
     {#if white && since !== undefined && thickness}
       <p class="text-[15px] text-nightsoft">
         {whiteSays(thickness(since), session.pour.planned.method.whiteReady)}

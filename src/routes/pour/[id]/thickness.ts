@@ -1,13 +1,39 @@
-import { lastBead, benchClockOf } from '#core/pour';
+import { benchClockOf, lastBead } from '#core/pour';
+import type { ToldBatch } from '#core/document';
 import type { BatchClock } from '#core/plan';
 import type { Session } from '#core/record';
 import { planner } from '$lib/planner';
+import { airs } from '$lib/ui/airs.svelte';
+
+/** A batch's clock as it runs, with what was told of it put right by what was measured since. */
+export interface Running {
+  clock: BatchClock;
+  batch: ToldBatch;
+  /** What was measured: the air of the room, how thick the mix is. */
+  air: boolean;
+  bead: boolean;
+}
+
+const MINUTE = 60_000;
+/** A reading counts for a pour from so long before A and B met, min. */
+const BEFORE = 30;
 
 /**
  * The clock of a batch that is poured, in the air that was read since and as thick as a bead showed it. It brings the planner
  * with it, and is fetched by itself.
+ * @param now ms since 1970
  */
-export function clockOf({ pour, told, events, mixedAt }: Session, number: number): BatchClock | undefined {
+export function runningOf({ pour, told, events, mixedAt }: Session, number: number, now: number): Running | undefined {
   const mixed = mixedAt.get(number);
-  return benchClockOf(pour, told, number, planner, mixed === undefined ? {} : { bead: lastBead(events, number, mixed) });
+  const bead = mixed === undefined ? undefined : lastBead(events, number, mixed);
+  const climate = airs.current?.of(pour.planned.room);
+  const read = mixed !== undefined && climate && climate.readings(mixed - BEFORE * MINUTE, now).length > 0;
+  const clock = benchClockOf(pour, told, number, planner, { bead, ...(read && { air: climate.from(mixed) }) });
+  const batch = told.batches[number];
+  if (!clock || !batch) return undefined;
+  if (!bead && !read) return { clock, batch, air: false, bead: false };
+  const { white, whiteBest, lastMoves, heatUntil } = clock.windows;
+  const { white: _, whiteBest: __, ...rest } = batch;
+  const open = white && whiteBest && white.until > white.from ? { white, whiteBest } : {};
+  return { clock, batch: { ...rest, ...open, lastMoves, heatUntil }, air: Boolean(read), bead: bead !== undefined };
 }

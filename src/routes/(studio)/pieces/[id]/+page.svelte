@@ -5,23 +5,23 @@
   import { shared } from '$lib/store/shared.svelte';
   import { writeBoard } from '$lib/ui/board';
   import { dayMonth, minutes } from '$lib/ui/clock.svelte';
-  import { doingNow } from '$lib/ui/doing';
   import { focusOn } from '$lib/ui/focus';
   import Kept from '$lib/ui/Kept.svelte';
-  import { whereStands } from '$lib/ui/standings.svelte';
   import Missing from '$lib/ui/Missing.svelte';
   import Above from './Above.svelte';
   import Chart from './Chart.svelte';
   import Coats from './Coats.svelte';
   import { Drawing } from './drawing.svelte';
   import { PieceEditor } from './editor.svelte';
-  import StartPour from './StartPour.svelte';
 
   const editor = $derived(new PieceEditor(page.params['id']!));
   const piece = $derived(editor.piece);
   const plan = $derived(editor.plan);
   const settings = $derived(shared.settings);
-  const standing = $derived(whereStands(editor.id, minutes.now));
+  /** Where it stands is read beside what is planned, and does not hold it up. */
+  let standings = $state.raw<typeof import('./stands')>();
+  void import('./stands').then((found) => (standings = found));
+  const standing = $derived(standings?.whereStands(editor.id, minutes.now));
 
   let chosen = $state('');
   const drawing = $derived(new Drawing(editor.id));
@@ -57,10 +57,17 @@
     opened = false;
     void focusOn(`coat ${selected}`);
   }
+  /** What is said of days and nights is read anew every ten minutes. */
+  const LATELY = 600_000;
+  const lately = $derived(Math.floor(minutes.now / LATELY) * LATELY);
   /** Advice is fetched when the screen has been drawn: what is to be minded does not hold up what is planned. */
   let advice = $state.raw<typeof import('./minded')>();
   onMount(async () => (advice = await import('./minded')));
-  const findings = $derived(advice && plan && settings ? advice.mindedOf(plan, shared.write, shared.pieces ?? []) : []);
+  const findings = $derived(
+    advice && plan && settings
+      ? advice.mindedOf(plan, shared.write, shared.pieces ?? [], { standing, room: shared.room, now: lately })
+      : [],
+  );
   const ofBoard = $derived(findings.filter((f) => f.where.pour === undefined && f.where.coatId === undefined));
   const ofPour = $derived(
     findings.filter(
@@ -105,13 +112,13 @@
 
 <svelte:head><title>{piece?.name ?? 'Piece'} · Nerite</title></svelte:head>
 
-{#if piece && plan && settings && standing}
+{#if piece && plan && settings}
   <main class="flex min-h-full flex-col gap-3 px-4 pt-2 pb-3 lg:h-full">
     <div class="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-2">
       <h1 class="text-[28px] leading-tight">{piece.name}</h1>
       <p class="min-w-0 flex-1 basis-60 text-[13px] text-soft">
         {writeBoard(piece, shared.write)}{piece.dueOn ? ` · due ${dayMonth(Date.parse(piece.dueOn))}` : ''}<br /><span class="text-ink"
-          >{doingNow(standing, minutes.now)}</span
+          >{standing ? standings?.doingNow(standing, minutes.now) : ''}</span
         >
       </p>
       <div class="ml-auto flex flex-wrap items-center gap-2">
@@ -124,10 +131,12 @@
         >
         <a class="button" href="/pieces/{piece.id}/print">Print</a>
         <a class="button" href="/pieces/{piece.id}/board">Board</a>
-        {#if standing.open}
+        <a class="button" href="/pieces/{piece.id}/clock">Clock</a>
+        <a class="button" href="/pieces/{piece.id}/level">Level</a>
+        {#if standing?.open}
           <a class="button button-main" href="/pour/{standing.open.id}">Go on pouring</a>
-        {:else if pour}
-          <StartPour {plan} {standing} looked={pourIndex} />
+        {:else if pour && standing && standings}
+          <standings.StartPour {plan} {standing} looked={pourIndex} />
         {/if}
       </div>
     </div>

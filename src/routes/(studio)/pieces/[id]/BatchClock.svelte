@@ -1,6 +1,7 @@
 <script lang="ts">
+  import type { Likely } from '#core/cure';
   import { stepKey } from '#core/document';
-  import type { Batch, PiecePlan } from '#core/plan';
+  import { likelyOf, type Batch, type PiecePlan } from '#core/plan';
   import { say, tell } from '#core/pour';
   import { plain, writeSpan } from '#core/units';
   import { planner } from '$lib/planner';
@@ -15,6 +16,9 @@
   const [LEFT, TOP, ROW, RIGHT] = [104, 6, 21, 16];
   let width = $state(0);
   const w = $derived(batch.windows);
+  const sure = $derived(likelyOf(batch, plan.means));
+  const range = (likely: Likely | undefined): string =>
+    likely && Number.isFinite(likely.until) ? ` (${writeSpan(likely.from, likely.until)})` : '';
   const own = $derived(steps.map((s) => ({ ...s, min: s.at - s.mixedAt })));
   const end = $derived(Math.ceil((Math.max(w.heatUntil * 1.12, ...own.map((s) => s.min)) + 2) / 10) * 10);
   const x = $derived((min: number): number => LEFT + (Math.min(Math.max(min, 0), end) / end) * Math.max(0, width - LEFT - RIGHT));
@@ -77,11 +81,16 @@
   {/if}
 </div>
 <p class="px-3 pb-2 text-[13px] text-soft">
-  Pour within <strong class="text-ink">{plain(w.heatUntil, 0)} min</strong>.
+  Pour within <strong class="text-ink">{plain(w.heatUntil, 0)} min</strong>{range(sure.heatUntil)}.
   {#if white}
     {#if w.white && w.whiteBest && w.white.until > w.white.from}White is ready at <strong class="text-ink"
         >{writeSpan(w.white.from, w.white.until)}</strong
       >, crispest at {writeSpan(w.whiteBest.from, w.whiteBest.until)}.{:else}There is no window for white at this temperature.{/if}
   {/if}
-  Next coat after {writeSpan(w.nextCoat.from, w.nextCoat.until)}, full cure at {plain(w.fullCure / 60, 0)} h.
+  Next coat after {writeSpan(w.nextCoat.from, w.nextCoat.until)}, full cure {Number.isFinite(w.fullCure)
+    ? `at ${plain(w.fullCure / 60, 0)} h`
+    : 'never at this temperature'}.
+  <a class="underline" href="/pieces/{plan.piece.id}/clock?batch={pour + 1}.{plan.pours[pour]!.batches.indexOf(batch) + 1}"
+    >The whole clock: how sure, and what if</a
+  >
 </p>
