@@ -31,7 +31,7 @@ export const rooms: Record<string, Room> = {
   'core/pour': { rooms: core('units document craft mix air cure coat plan') },
   'core/record': { rooms: core('document cure coat prepare schedule plan pour') },
   'core/stock': { rooms: core('document craft mix air coat prepare plan pour record') },
-  'core/advice': { rooms: core('units document craft geometry mix air cure tint level coat edit prepare plan') },
+  'core/advice': { rooms: core('units document craft geometry mix air cure tint level coat edit prepare plan pour') },
   'core/formats': {
     rooms: core('units document craft geometry mix air tint coat edit prepare plan pour stock'),
     packages: ['fast-xml-parser', 'papaparse', 'svgpath'],
@@ -43,7 +43,7 @@ export const rooms: Record<string, Room> = {
   'lib/planner': { rooms: core('plan') },
   'lib/zone': { rooms: core('air') },
   'lib/work': {
-    rooms: [...core('document geometry tint plan pour stock formats'), 'lib/store'],
+    rooms: [...core('document geometry air tint plan pour stock formats'), 'lib/store'],
     packages: ['comlink', 'image-size'],
     hidden: DATABASE,
   },

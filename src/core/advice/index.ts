@@ -19,7 +19,17 @@ export { coldRoom, dampNight, hotRoom, neverFinishes, writeLikely } from './air'
 export { dueBeforeHard, noPlace, reliefNotDry } from './days';
 export { bottlesTooWarm, filmHeats, heatEatsTime } from './heat';
 export { levelDrift, wobblyFeet, writeShims } from './level';
-export { batchOutlasts, batchSplit, colourantOverOwn, cupTooBig, doseOff, equalGrams, loadOverLimit, writeStrain } from './mixing';
+export {
+  batchOutlasts,
+  batchSplit,
+  colourantOverOwn,
+  cupTooBig,
+  doseOff,
+  equalGrams,
+  loadOverLimit,
+  nearLimits,
+  writeStrain,
+} from './mixing';
 export { filmOverEdge, foodWithoutClearTop } from './board';
 export {
   coatsShortOfEdge,
@@ -48,6 +58,7 @@ const rules: Rule[] = [
   mixing.doseOff,
   mixing.cupTooBig,
   mixing.batchOutlasts,
+  mixing.nearLimits,
   mixing.batchSplit,
   mixing.mixedWithCare,
   mixing.tooManyMixings,

@@ -1,3 +1,4 @@
+import { READABLE_TILT } from '#core/craft';
 import { driftOf } from '#core/plan';
 import { plain, type Writes } from '#core/units';
 import type { Finding, Rule } from './finding';
@@ -28,7 +29,9 @@ export const levelDrift: Rule = ({ plan, write }) => {
           ? `On a board ${plain(tilt, 2)}° off level the film runs to the low side and leaves the high one dry.`
           : `${plain(tilt, 2)}° off level lets this pour move ${write.fine(drift.middle)} by morning${sure ? '' : `, or up to ${write.fine(drift.until)}`}.`,
         why: `For ${write.fine(allowed)} it has to be level to ${plain(allowedTilt, 2)}°.`,
-        fix: feet.some(({ mm }) => mm >= 0.05) ? `Put ${writeShims(feet, write)}.` : 'Level it anew.',
+        fix: `${feet.some(({ mm }) => mm >= 0.05) ? `Put ${writeShims(feet, write)}.` : 'Level it anew.'}${
+          allowedTilt < READABLE_TILT ? ' Finer than a spirit level reads: tape or dam the edge too, or lay the wave later.' : ''
+        }`,
       },
     ];
   });

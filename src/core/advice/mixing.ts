@@ -1,8 +1,9 @@
 import { PEAK_STOP, PEAK_WARN } from '#core/cure';
 import type { Resin } from '#core/document';
 import { isOver, RATIO_FLAG } from '#core/mix';
-import { strainsOf, type Batch, type Strain, type WaitingCup } from '#core/plan';
-import { plain, writeShare, type Writes } from '#core/units';
+import { likelyOf, strainsOf, type Batch, type Strain, type WaitingCup } from '#core/plan';
+import { howToNarrow } from '#core/pour';
+import { plain, writeShare, writeSpan, type Writes } from '#core/units';
 import type { Facts, Finding, Rule } from './finding';
 
 /** Each batch of each pour, with the pour's number. */
@@ -192,6 +193,30 @@ export const cupTooBig: Rule = (facts) => [...strained(facts).filter((f) => f.co
 
 /** Work with a batch that goes on past its working time. */
 export const batchOutlasts: Rule = (facts) => strained(facts).filter((f) => f.code === 'batch-outlasts');
+
+/** What strains a batch only if what is guessed is off: noted, where nothing strains it as it is planned. */
+export const nearLimits: Rule = ({ plan }) =>
+  plan.pours.flatMap(({ batches, steps }, pour) =>
+    batches.flatMap((batch, i): Finding[] => {
+      const likely = likelyOf(batch, plan.means).heatUntil;
+      if (!likely || strainsOf(batch, i, steps, plan.means).length) return [];
+      const [edge] = strainsOf(batch, i, steps, plan.means, 0, likely.from / likely.middle);
+      if (!edge) return [];
+      return [
+        {
+          code: 'near-limit',
+          severity: 'note',
+          where: { pour },
+          says:
+            edge.kind === 'outlasts'
+              ? `This batch takes ${plain(edge.needed, 0)} min of work, and ${batch.resin.name} may be past working after ${plain(edge.working, 0)} min.`
+              : `What stands in ${edge.cup.name} may be past working before it is emptied, at ${plain(edge.emptied, 0)} min.`,
+          why: `It is planned to hold for ${plain(likely.middle, 0)} min; four times in five it is ${writeSpan(likely.from, likely.until)}.`,
+          fix: likely.most ? howToNarrow(likely.most, 'heatUntil').measure : SOONER,
+        },
+      ];
+    }),
+  );
 
 /** A batch that was split, and why. */
 export const batchSplit: Rule = ({ plan, write }) =>

@@ -5,6 +5,9 @@ import type { Method } from '#core/document';
 /** How far a wave may have moved by morning before it is seen, mm. */
 export const driftAllowed = ({ driftMm = 5 }: Pick<Method, 'driftMm'>): number => driftMm;
 
+/** What a good spirit level still tells apart, degrees: finer no hand levels a board. */
+export const READABLE_TILT = 0.05;
+
 /** A pass of heat over one place: how long it feels it, s, and how hot its skin gets, °C. */
 export const heatPass = ({
   heatSeconds = 10,

@@ -43,6 +43,9 @@ export interface Wet {
 
 const LAST = new Set(['white', 'pour', 'heat']);
 
+/** Coats that run: a beach stands by its grains, lines float in what was laid before them. */
+const RUNS = new Set<Coat['kind']>(['seal', 'base', 'sea', 'glaze', 'clear', 'top']);
+
 function stepOf({ steps, batches }: PourPlan): { step: Step; batch: Batch } | undefined {
   const white = steps.findLast((s) => s.id.does === 'white');
   const step = white ?? steps.findLast((s) => LAST.has(s.id.does) && s.id.coat !== undefined);
@@ -55,11 +58,11 @@ export function wetOf({ piece, means }: Pick<PiecePlan, 'piece' | 'means'>, pour
   const found = stepOf(pour);
   const coat = found && piece.coats.find((c) => c.id === found.step.id.coat);
   if (!found || !coat) return undefined;
-  if (pour.film <= 0) return undefined;
   const { step, batch } = found;
   const { resin, method, air } = moved({ resin: batch.resin, method: means.method, air: means.air }, shift);
   const laidMin = step.at - step.mixedAt;
-  const film = pour.film;
+  const film = pour.coats.reduce((sum, c) => sum + (RUNS.has(c.coat.kind) ? c.film : 0), 0);
+  if (film <= 0) return undefined;
   const ageMin = filmAge(batch, { method, air }, laidMin);
   const density = mixedDensity(resin);
   const flow = flowing(resin, method, air, { fromMin: laidMin, ageMin });

@@ -33,16 +33,24 @@ export const workable = ({ resin }: Pick<Batch, 'resin'>, { method, air }: Pick<
 /**
  * What strains a batch in the plan it is part of, the worst first.
  * @param inHand minutes that must be left between emptying a cup and its running away or going past working
+ * @param sooner part of its time that everything comes at, less than 1 to see what would strain were the guesses off
  */
-export function strainsOf(batch: Batch, index: number, steps: Step[], bench: Pick<Bench, 'method' | 'air'>, inHand = 0): Strain[] {
+export function strainsOf(
+  batch: Batch,
+  index: number,
+  steps: Step[],
+  bench: Pick<Bench, 'method' | 'air'>,
+  inHand = 0,
+  sooner = 1,
+): Strain[] {
   const heat = batch.waiting.flatMap((cup): Strain[] => {
     const emptied = emptiedAt(cup, batch, steps);
-    const runs = ({ runawayMin }: CupCourse): boolean => runawayMin <= emptied + inHand;
-    const past = cup.workingMin <= emptied + inHand;
+    const runs = ({ runawayMin }: CupCourse): boolean => runawayMin * sooner <= emptied + inHand;
+    const past = cup.workingMin * sooner <= emptied + inHand;
     if (runs(cup.course) || (past && !cup.key && runs(cup.left()))) return [{ kind: 'runs away', cup, emptied }];
-    return cup.workingMin <= emptied ? [{ kind: 'past working', cup, emptied }] : [];
+    return cup.workingMin * sooner <= emptied ? [{ kind: 'past working', cup, emptied }] : [];
   });
   const needed = handsOn(steps, index);
-  const working = workable(batch, bench);
+  const working = workable(batch, bench) * sooner;
   return [...heat, ...(needed > working ? [{ kind: 'outlasts' as const, needed, working }] : [])];
 }

@@ -199,7 +199,7 @@ export const changeSettings = (change: Fields<Settings>): Promise<void> => editH
 export const changeMethod = (change: Fields<Method>): Promise<void> => editHabit('method', 'Change the studio’s habits', change);
 /** Changes some of a room. @throws where it is not there any more */
 export const changeRoom = (id: string, change: Fields<Omit<Room, 'id'>>): Promise<void> =>
-  editThing('rooms', id, SETTINGS, 'Change the room', (room) => withFields(room, change), `room ${Object.keys(change).join()}`);
+  editThing('rooms', id, SETTINGS, 'Change the room', (room) => withFields<Room>(room, change), `room ${Object.keys(change).join()}`);
 
 /** What undo and redo would do in a scope; undefined where there is nothing. The adding of a piece is not undone. */
 const canUndo = (e: Edit): boolean => !e.undone && !e.changes.every((c) => c.table === 'pieces' && 'before' in c && !c.before);

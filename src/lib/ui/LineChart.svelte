@@ -98,6 +98,7 @@
               stepSize: x.step ?? 1,
               includeBounds: false,
               autoSkip: false,
+              maxRotation: 0,
               color: tone('ink'),
               callback: (v: string | number) => x.ticks!(Number(v)),
             }

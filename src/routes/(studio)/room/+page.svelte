@@ -39,19 +39,21 @@
   </div>
   {#if room && climate && rooms && shared.settings}
     <div class="grid min-h-0 grow gap-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,380px)]">
-      <div class="flex min-h-0 flex-col gap-3">
-        <Sheet title="The air by the hour" aside="read, and as it usually is" class="min-h-60 grow">
+      <div class="flex min-h-0 flex-col gap-3 lg:overflow-y-auto">
+        <Sheet title="The air by the hour" aside="read, and as it usually is" class="min-h-50 grow basis-50">
           <div class="min-h-0 grow p-2"><AirChart {climate} now={minutes.now} /></div>
         </Sheet>
-        <Sheet title="What that does to a film"><AirSays {room} airs={rooms} {climate} now={minutes.now} /></Sheet>
-        <Sheet title="Readings" aside="they hold for the days they are of"><Readings {room} {climate} now={minutes.now} /></Sheet>
+        <Sheet title="What that does to a film" class="shrink-0"><AirSays {room} airs={rooms} {climate} now={minutes.now} /></Sheet>
+        <Sheet title="Readings" aside="they hold for the days they are of" class="shrink-0"
+          ><Readings {room} {climate} now={minutes.now} /></Sheet
+        >
       </div>
       <div class="flex min-h-0 flex-col gap-3 lg:overflow-y-auto">
-        <Sheet title="As it usually is">
+        <Sheet title="As it usually is" class="shrink-0">
           <div class="grid grid-cols-2 gap-x-4 gap-y-3 p-3"><RoomUsual {room} /></div>
         </Sheet>
-        <Sheet title="Damp and heating"><Heating {room} /></Sheet>
-        <Sheet title="Where boards cure"><Places {room} /></Sheet>
+        <Sheet title="Damp and heating" class="shrink-0"><Heating {room} /></Sheet>
+        <Sheet title="Where boards cure" class="shrink-0"><Places {room} /></Sheet>
       </div>
     </div>
   {/if}

@@ -26,7 +26,7 @@
   const tick = (hour: number): string => {
     const ms = start + hour * HOUR;
     const time = clockTime(ms);
-    return time === '00:00' ? weekday(ms) : hour % 6 === 0 ? time : '';
+    return time === '00:00' ? weekday(ms) : time === '12:00' ? time : '';
   };
 </script>
 
@@ -37,6 +37,6 @@
     { name: 'as it usually is', points: usual, colour: 'soft', dashed: true },
   ]}
   now={(now - start) / HOUR}
-  x={{ min: 0, max: hours, ticks: tick, step: 6 }}
+  x={{ min: 0, max: hours, ticks: tick, step: 1 }}
   y={{ min: least, max: most, step: most - least > 14 ? 4 : 2, title: unit }}
 />

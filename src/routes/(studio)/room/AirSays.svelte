@@ -25,7 +25,7 @@
   );
   const ahead = $derived(climate.spread(now, now + 24 * HOUR));
   const coldest = $derived.by(() => {
-    const hours = Array.from({ length: 25 }, (_, i) => now + i * HOUR);
+    const hours = Array.from({ length: 25 }, (_, i) => Math.ceil(now / HOUR + i) * HOUR);
     return hours.reduce((a, b) => (climate.at(b) < climate.at(a) ? b : a));
   });
   const damp = $derived(climate.humidity(coldest));

@@ -26,7 +26,7 @@
     <fieldset class="border-b border-rule pb-2">
       <legend class="sr-only">{place.name}</legend>
       <div class="grid grid-cols-[minmax(0,1fr)_92px_92px] items-end gap-2">
-        <NameField label="name" value={place.name} commit={(name) => name && void change(place.id, { name })} />
+        <NameField small label="name" value={place.name} commit={(name) => name && void change(place.id, { name })} />
         <LiveField
           small
           label="long"

@@ -65,7 +65,7 @@
       {/if}
     </div>
     {#if curves && running}
-      <div class="bench h-70 shrink-0">
+      <div class="bench h-58 shrink-0">
         <curves.ClockChart
           clock={running.clock}
           ready={session.pour.planned.method.whiteReady}
@@ -75,14 +75,14 @@
         />
       </div>
       <p class="text-[15px] text-nightsoft">
-        {#if white && running.clock.likely.whiteFrom}White: {writeSpan(
+        {#if white && running.clock.likely.whiteFrom}White gets ready {writeSpan(
             running.clock.likely.whiteFrom.from,
             running.clock.likely.whiteFrom.until,
-          )} after mixing is when it gets ready.{/if}
+          )} after mixing.{/if}
         {#if running.bead}A bead has corrected this clock.{/if}
         {#if running.air}It runs on the air as the thermometer read it.{/if}
       </p>
-    {:else}<div class="h-70 shrink-0"></div>{/if}
+    {:else}<div class="h-58 shrink-0"></div>{/if}
     {#if since !== undefined}<button type="button" class="button-bench self-start" onclick={onbead}>Bead check</button>{/if}
     {#if white && since !== undefined && thickness}
       <p class="text-[15px] text-nightsoft">

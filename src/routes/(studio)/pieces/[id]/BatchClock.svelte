@@ -85,7 +85,10 @@
   {#if white}
     {#if w.white && w.whiteBest && w.white.until > w.white.from}White is ready at <strong class="text-ink"
         >{writeSpan(w.white.from, w.white.until)}</strong
-      >, crispest at {writeSpan(w.whiteBest.from, w.whiteBest.until)}.{:else}There is no window for white at this temperature.{/if}
+      >{sure.whiteFrom ? ` (beginning within ${writeSpan(sure.whiteFrom.from, sure.whiteFrom.until)})` : ''}, crispest at {writeSpan(
+        w.whiteBest.from,
+        w.whiteBest.until,
+      )}.{:else}There is no window for white at this temperature.{/if}
   {/if}
   Next coat after {writeSpan(w.nextCoat.from, w.nextCoat.until)}, full cure {Number.isFinite(w.fullCure)
     ? `at ${plain(w.fullCure / 60, 0)} h`

@@ -115,18 +115,22 @@
         >
           <div class="flex min-h-0 grow flex-col gap-2 overflow-y-auto p-3">
             <ClockSays {clock} {narrow} />
-            <div class="min-h-70 shrink-0 grow">
+            <div class="min-h-66 shrink-0 grow basis-66">
               <ClockChart {clock} ready={there.method.whiteReady} limit={there.method.whiteLimit} />
             </div>
+            <p class="shrink-0 text-[13px] text-soft">
+              Bold: the white as it is laid, which goes down between the two dashed lines. Orange: the film, which every pass of heat ages.
+              Thin: the other cups as they stand. The bars on a window’s ends say how sure they are.
+            </p>
             <CupsOnClock {clock} />
           </div>
         </Sheet>
         <div class="flex min-h-0 flex-col gap-3 lg:overflow-y-auto">
-          <Sheet title="What if" aside="nothing of it is stored">
+          <Sheet title="What if" aside="nothing of it is stored" class="shrink-0">
             <WhatIf cups={chosen.batch.clockCups} roomC={means.air(0)} bottlesC={means.method.bottlesC} bind:asked />
           </Sheet>
-          <Sheet title="At what time"><Meet {clock} now={minutes.now} /></Sheet>
-          <Sheet title="Bead check" aside="how thick it is today">
+          <Sheet title="At what time" class="shrink-0"><Meet {clock} now={minutes.now} /></Sheet>
+          <Sheet title="Bead check" aside="how thick it is today" class="shrink-0">
             <div class="flex flex-col gap-2 p-3">
               {#if bead && resin}
                 <p role="status">

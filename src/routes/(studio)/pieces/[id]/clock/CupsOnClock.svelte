@@ -9,7 +9,7 @@
   const at = $derived([5, 15, 30].filter((min) => min < clock.windows.heatUntil));
 </script>
 
-<table class="w-full text-right text-[13px] [&_td]:px-2 [&_td]:py-0.5 [&_th]:px-2 [&_th]:py-0.5 [&_th]:font-normal">
+<table class="w-full text-right text-[13px] [&_td]:px-2 [&_td]:py-px [&_th]:px-2 [&_th]:py-px [&_th]:font-normal">
   <thead class="text-soft">
     <tr>
       <th scope="col" class="text-left">cup</th>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { startingStands } from '#core/craft';
+  import { READABLE_TILT, startingStands } from '#core/craft';
   import { limits, type Stands } from '#core/document';
   import { creepOf, driftOf, tiltFor, wetOf } from '#core/plan';
   import { lineArea } from '#core/level';
@@ -95,6 +95,9 @@
                   ? ', and it is.'
                   : `; it hangs ${plain(drift.tilt, 2)}°.`
                 : '.'}
+              {#if drift.allowedTilt < READABLE_TILT}
+                No spirit level reads so fine: tape or dam the edge, lay the film thinner, or lay the wave later, when it has more body.
+              {/if}
             </p>
             {#if drift.feet.some((f) => f.mm >= 0.05) && stands.feet >= 3}
               <ul class="text-[17px]">
@@ -117,7 +120,11 @@
         </div>
       </Sheet>
       <div class="flex min-h-0 flex-col gap-3 lg:overflow-y-auto">
-        <Sheet title="How it stands" aside="{shared.write.length(plan.bounds.width)} × {shared.write.length(plan.bounds.height)}">
+        <Sheet
+          title="How it stands"
+          class="shrink-0"
+          aside="{shared.write.length(plan.bounds.width)} × {shared.write.length(plan.bounds.height)}"
+        >
           <div class="grid grid-cols-2 gap-x-4 gap-y-3 p-3">
             <LiveField
               label="Feet below it"
@@ -135,7 +142,7 @@
             />
           </div>
         </Sheet>
-        <Sheet title="What the level says">
+        <Sheet title="What the level says" class="shrink-0">
           <div class="flex flex-col gap-4 p-3">
             <Bubble
               label="Along its length"
@@ -154,7 +161,7 @@
             <DeviceTilt ontake={(read) => set(read, 'Read the level')} />
           </div>
         </Sheet>
-        {#if looked}<Sheet title="Tilting on purpose" aside="moves a film, and back"
+        {#if looked}<Sheet title="Tilting on purpose" class="shrink-0" aside="moves a film, and back"
             ><Tilting wet={looked.wet} seconds={(travel, angle) => tiltFor(looked.wet, travel, angle)} /></Sheet
           >{/if}
       </div>
