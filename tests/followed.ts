@@ -30,7 +30,7 @@ export function followed(p: Piece, way: keyof typeof written = 'metric', change:
   const studio: Studio = { ...empty, ...change, settings: { ...empty.settings, ...write.units }, pieces: [p] };
   const opened = openStudio(writeStudio(studio));
   if (!opened.ok) throw new Error(JSON.stringify(opened.problems[0]));
-  const plan = planner.plan(p, { ...means, resins: studio.resins, colourants: studio.colourants });
+  const plan = planner.plan(p, { ...means, resins: studio.resins, colourants: studio.colourants, method: studio.method });
   const together = plan.pours.map((_, pour) => planner.together([{ plan, pour }], plan.means));
   const told = together.map((t) => tell(t, 23));
   const says = told.flatMap((t) => t.steps.map((step) => say(step, t, write)));

@@ -34,9 +34,18 @@ export interface Table {
   rows: { line: number; cells: string[] }[];
 }
 
+/** What stands between the cells, by the first line: a comma in the others may be the decimals' own. Undefined where it shows none. */
+function between(text: string): string | undefined {
+  const [first = ''] = text.split(/\r?\n/, 1);
+  const count = (mark: string): number => first.split(mark).length;
+  return (['\t', ';'] as const).find((mark) => count(mark) > 1 && count(mark) >= count(','));
+}
+
 /** Reads CSV with commas, semicolons or tabs. Cells come back as the text they are; nothing is ever worked out. */
 export function readCsv(text: string): Table {
-  const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: false });
+  const plain = text.replace(/^\uFEFF/, '');
+  const delimiter = between(plain);
+  const { data } = Papa.parse<string[]>(plain, { skipEmptyLines: false, ...(delimiter !== undefined && { delimiter }) });
   const lines = data.map((cells, i) => ({ line: i + 1, cells: cells.map(unescaped) })).filter(({ cells }) => cells.some((c) => c !== ''));
   const [first, ...rows] = lines;
   return { heads: (first?.cells ?? []).map((h) => h.toLowerCase()), rows };
