@@ -2,7 +2,9 @@
 import type { Coat, Piece, Point } from '#core/document';
 import { withPoint } from '#core/edit';
 import { fieldOf } from '#core/geometry';
-import { buildUp, levelsOf, seenThrough } from '#core/plan';
+import { daysWith, steady } from '#core/air';
+import { Airs, type AgeLine } from '#core/cure';
+import { buildUp, levelsOf, likelyOf, seenThrough } from '#core/plan';
 import { summaryOf } from '#core/record';
 import { comingPours, shelfOf } from '#core/stock';
 import { deltaE, groundNamed, matchTint, mostOf, ofHex, recipeSeen, slopeMeans, solveSlope, type MatchIn, type Rgb } from '#core/tint';
@@ -59,6 +61,42 @@ function timed(times: number, work: (i: number) => void): number {
       return performance.now() - begun;
     }),
   );
+}
+
+/** All windows of a piece of seven coats with the range each lies in, every pour and batch of it; the plan itself is there. */
+{
+  const piece = eightBySeven(largest);
+  // means of its own for each, so that nothing is known from the one before
+  const plans = Array.from({ length: 24 }, (_, i) => planner.plan(piece, { ...means, air: steady(21 + i / 100) }));
+  print({
+    bench: 'windows with ranges',
+    coats: piece.coats.length,
+    batches: plans[0]!.pours.flatMap((p) => p.batches).length,
+    medianMs: ms(timed(24, (i) => plans[i]!.pours.forEach((p) => p.batches.forEach((b) => likelyOf(b, plans[i]!.means))))),
+  });
+}
+
+/** A year of hourly readings: gone through once for a room and a resin, and then the moment of an age looked up in it. */
+{
+  const [HOUR, YEAR] = [3_600_000, 365 * 24];
+  const start = Date.parse('2026-01-01T00:00:00Z');
+  const room = studio.rooms[0]!;
+  const read = Array.from({ length: YEAR }, (_, i) => ({ ms: start + i * HOUR, celsius: 19 + 4 * Math.sin(i / 3.8) }));
+  const days = daysWith([], room.id, read);
+  const line = (): AgeLine => new Airs(utc, days).line(room, 23, 55);
+  const whole = line();
+  const integrateMs = timed(5, () => line().between(start, start + YEAR * HOUR));
+  whole.between(start, start + YEAR * HOUR);
+  const LOOKUPS = 20_000;
+  const lookupMs = timed(5, () => {
+    for (let i = 0; i < LOOKUPS; i++) whole.momentOf(60 * (2 + (i % 100)), start + ((i * 7919) % (YEAR - 1000)) * HOUR);
+  });
+  print({
+    bench: 'a year of hourly readings',
+    readings: YEAR,
+    integrateMs: ms(integrateMs),
+    lookupMicros: ms((1000 * lookupMs) / LOOKUPS),
+  });
 }
 
 /** What is seen at 200 × 200 places of a board of seven coats, each as thick as it lies there. */

@@ -24,8 +24,9 @@ export interface Likely {
 
 /** Standard deviations on either side within which four of five lie. */
 const FOUR_OF_FIVE = 1.28;
-/** Inputs are moved by this part of their doubt, to see what a figure does. */
-const STEP = 0.25;
+/** Inputs are moved by this part of their doubt, to see what a figure does; the air to the cold side, where things may never come. */
+const STEP = 0.01;
+const wayOf = (input: Input): number => (input === 'temperature' ? -STEP : STEP);
 
 /**
  * How sure several figures are that follow from the same inputs, by first-order propagation. One that never comes, or that
@@ -40,9 +41,8 @@ export function likely<K extends string>(of: (shift: Shift) => Record<K, number>
   const moves = inputs
     .filter((input) => doubts[input] > 0)
     .map((input) => {
-      const step = STEP * doubts[input];
-      const [up, down] = [of({ [input]: step }), of({ [input]: -step })];
-      return { input, by: (key: K): number => Math.abs(up[key] - down[key]) / (2 * STEP) };
+      const there = of({ [input]: wayOf(input) * doubts[input] });
+      return { input, by: (key: K): number => (there[key] === middle[key] ? 0 : Math.abs(there[key] - middle[key]) / STEP) };
     });
   const one = (key: K): Likely => {
     const own = moves.map(({ input, by }) => ({ input, by: by(key) }));

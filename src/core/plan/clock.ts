@@ -91,13 +91,22 @@ function filmAhead(
 const laidAt = ({ stirMin }: Resin, cups: ClockCup[], { colourMinPerCup }: Method): number =>
   stirMin + colourMinPerCup * cups.filter((c) => c.coloured).length;
 
-/** The windows of a mixing. @param resin its times as ages of a film */
-export function clocked(resin: Resin, cups: ClockCup[], { method, air, courses }: ClockBench): Clocked {
+/** A cup is mostly warmed to less than so many times the age it would have in the room by when it is laid. */
+const WARMED = 4;
+
+/**
+ * The windows of a mixing.
+ * @param resin its times as ages of a film
+ * @param brief no more of a cup's course is worked out than its laying asks for; its whole course is where it is kept anyway
+ */
+export function clocked(resin: Resin, cups: ClockCup[], { method, air, courses }: ClockBench, brief = false): Clocked {
   const density = mixedDensity(resin);
-  const course = (ml: number): CupCourse => courses.of(ml, density, resin, { method, air }, resin.workingMin);
+  const course = (ml: number, untilAge = resin.workingMin): CupCourse => courses.of(ml, density, resin, { method, air }, untilAge);
+  const at = laidAt(resin, cups, method);
+  const untilLaid = brief ? Math.min(resin.workingMin, WARMED * at) : resin.workingMin;
   const fullest = cups.reduce<ClockCup | undefined>((most, c) => (!most || c.ml > most.ml ? c : most), undefined);
   const white = cups.find((c) => c.white);
-  const ahead = fullest ? filmAhead(course(fullest.ml), laidAt(resin, cups, method), density, { resin, method, air }) : 0;
+  const ahead = fullest ? filmAhead(course(fullest.ml, untilLaid), at, density, { resin, method, air }) : 0;
   const whites = white && {
     multiplier: white.multiplier,
     minuteOfAge: (wanted: number) => cupMinuteOfAge(course(white.ml), wanted),

@@ -26,7 +26,7 @@ import {
 } from '#core/advice';
 import type { Piece, Room } from '#core/document';
 import type { Means } from '#core/plan';
-import { coat, coated, empty, means, method, metric, piece, plan, resin, us, utc } from '../../factories';
+import { coat, coated, empty, method, metric, piece, plan, resin, us, utc } from '../../factories';
 
 /** Every rule of air, heat, level and days, fired and not; a warning where the middle of a guess says so, a note where only its edge does. */
 

@@ -109,6 +109,7 @@
           </table>
           <div class="flex flex-col gap-1 border-t border-line px-3 py-2 text-[13px]">
             {#if whiteLine}<p>{whiteLine}</p>{/if}
+            {#await import('./LogAir.svelte') then { default: LogAir }}<LogAir {session} />{/await}
             {#if more > 0}<p>{more} heat pass{more > 1 ? 'es' : ''} more than planned.</p>{/if}
             {#each session.told.batches as batch, i (i)}
               {@const w = weighed(session).find((x) => x.batch === i)}

@@ -13,24 +13,26 @@
     anew: Together;
     plannedC: number;
     nowC: number;
+    /** How much warmer the bottles are than planned, K, where that is what changes it. */
+    bottles?: number | undefined;
     /** Whether the new cups are others. */
     choice: boolean;
     take: 'planned' | 'new';
   }
-  let { planned, kept, anew, plannedC, nowC, choice, take = $bindable() }: Props = $props();
+  let { planned, kept, anew, plannedC, nowC, bottles, choice, take = $bindable() }: Props = $props();
 
   const degrees = (celsius: number): string => shared.write.temperature(celsius);
   const columns = $derived([
-    { name: `as planned, ${degrees(plannedC)}`, of: sessionFigures(planned) },
-    { name: `these cups, ${degrees(nowC)}`, of: sessionFigures(kept) },
-    ...(choice ? [{ name: `new cups, ${degrees(nowC)}`, of: sessionFigures(anew) }] : []),
+    { name: `as planned${bottles ? '' : `, ${degrees(plannedC)}`}`, of: sessionFigures(planned) },
+    { name: `these cups${bottles ? '' : `, ${degrees(nowC)}`}`, of: sessionFigures(kept) },
+    ...(choice ? [{ name: `new cups${bottles ? '' : `, ${degrees(nowC)}`}`, of: sessionFigures(anew) }] : []),
   ]);
   const white = ({ of }: (typeof columns)[0]): string => (of.white ? writeSpan(of.white.from, of.white.until) : 'never');
 </script>
 
 <div>
   <p class="text-[14px]">
-    The bench is <b>{nowC > plannedC ? 'warmer' : 'colder'}</b> than planned. {choice
+    {bottles ? 'The bottles are' : 'The bench is'} <b>{(bottles ?? nowC - plannedC) > 0 ? 'warmer' : 'colder'}</b> than planned. {choice
       ? 'Other cups would suit it better.'
       : 'The cups stay as they are; the clock changes.'}
   </p>

@@ -3,19 +3,20 @@
   import { untrack } from 'svelte';
   import { goto } from '$app/navigation';
   import { coatName } from '#core/coat';
-  import { limits } from '#core/document';
+  import { limits, type Method } from '#core/document';
   import type { PiecePlan } from '#core/plan';
   import { sameCups, tell } from '#core/pour';
   import { sayBrushed, workBetween } from '#core/prepare';
   import { whatIsBelow, type Standing } from '#core/record';
-  import { roomAt, steady } from '#core/air';
-  import { readWithin, temperature } from '#core/units';
+  import { steady } from '#core/air';
+  import { readWithin, temperature, type Reading } from '#core/units';
   import { planner } from '$lib/planner';
-  import { zone } from '$lib/zone';
   import { startPour } from '$lib/store/pours';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
+  import { airs } from '$lib/ui/airs.svelte';
   import { dayAndTime } from '$lib/ui/clock.svelte';
+  import { thermometer } from '$lib/ui/thermometer.svelte';
   import Field from '$lib/ui/Field.svelte';
   import BenchChange from './BenchChange.svelte';
 
@@ -38,14 +39,15 @@
   let number = $state(0);
   let take = $state<'planned' | 'new'>('planned');
   const settings = $derived(shared.settings!);
-  /** Each time it opens it begins with the room as it should be now. */
+  /** Each time it opens it begins with the room as it is read now, or as it should be. */
   const roomNow = (): string => {
-    const now = Date.now();
-    return shared.room ? shared.write.temperature(roomAt(shared.room, zone.localMinute(now))) : '';
+    const celsius = thermometer.live.reading?.celsius ?? (shared.room && airs.current?.of(shared.room).at(Date.now()));
+    return celsius === undefined ? '' : shared.write.temperature(celsius);
   };
   $effect.pre(() => {
     if (!open) return;
     text = untrack(roomNow);
+    warmed = untrack(() => (plan.means.method.bottlesC === undefined ? '' : shared.write.temperature(plan.means.method.bottlesC)));
     number = untrack(() => offered);
     insist = false;
     take = 'planned';
@@ -61,24 +63,43 @@
   const brushed = $derived(workBetween(piece, plan.means.method).filter((b) => pour?.coats.some((c) => c.coat.id === b.coat.id)));
 
   const reading = $derived(read(text));
+  /** Bottles that were warmed today, or not; what the studio mostly does stands there first. */
+  let warmed = $state('');
+  const readBottles = (typed: string): Reading =>
+    typed.trim()
+      ? readWithin(temperature, typed, limits.bottles, 'Bottles', (v) => shared.write.temperature(v), settings.temperature)
+      : { ok: true, value: NaN };
+  const bottles = $derived(readBottles(warmed));
+  function withBottles({ bottlesC: _, ...method }: Method, celsius: number): Method {
+    return Number.isNaN(celsius) ? method : { ...method, bottlesC: celsius };
+  }
   const session = $derived(pour?.batches.length ? planner.together([{ plan, pour: number }], plan.means) : undefined);
   /** What it is planned with at the temperature that was read. */
-  const here = $derived(reading.ok ? { ...plan.means, air: steady(reading.value) } : undefined);
+  const here = $derived(
+    reading.ok && bottles.ok
+      ? { ...plan.means, air: steady(reading.value), method: withBottles(plan.means.method, bottles.value) }
+      : undefined,
+  );
   const kept = $derived(session && here && planner.inOtherAir(session, here));
   const anew = $derived(session && here && planner.together([{ plan: planner.plan(piece, here), pour: number }], here));
   /** Nearer than this to what was planned is as planned, K. */
   const AS_PLANNED = 0.75;
-  const changes = $derived(reading.ok && Math.abs(reading.value - plan.means.air(0)) >= AS_PLANNED);
+  const bench = $derived(here === undefined ? 0 : here.air(0) - plan.means.air(0));
+  const warmerBottles = $derived(
+    here === undefined ? 0 : (here.method.bottlesC ?? here.air(0)) - (plan.means.method.bottlesC ?? plan.means.air(0)),
+  );
+  const changes = $derived(Math.abs(bench) >= AS_PLANNED || Math.abs(warmerBottles) >= AS_PLANNED);
   const choice = $derived(kept && anew && changes ? !sameCups(kept, anew) : false);
 
   async function start(event: SubmitEvent) {
     event.preventDefault();
     insist = true;
     const { room, means } = shared;
-    if (!reading.ok || !pour || !kept || !anew || !room || !means) return;
+    if (!reading.ok || !here || !pour || !kept || !anew || !room || !means) return;
     const roomC = reading.value;
     await attempt(async () => {
-      const { resins, colourants, method } = means;
+      const { resins, colourants } = means;
+      const { method } = here;
       const id = await startPour({
         of: [{ pieceId: piece.id, coatIds: pour.coats.map((c) => c.coat.id) }],
         planned: { pieces: [piece], resins, colourants, room, method },
@@ -127,8 +148,25 @@
           {insist}
           hint="Every clock of this pour runs on it. Read it where the board lies."
         />
+        <Field
+          label="Bottles"
+          bind:text={warmed}
+          read={readBottles}
+          {insist}
+          placeholder="as warm as the room"
+          hint="Only where they were warmed, or come from a cold place."
+        />
         {#if session && kept && anew && changes && reading.ok}
-          <BenchChange planned={session} {kept} {anew} plannedC={plan.means.air(0)} nowC={reading.value} {choice} bind:take />
+          <BenchChange
+            planned={session}
+            {kept}
+            {anew}
+            plannedC={plan.means.air(0)}
+            nowC={reading.value}
+            {choice}
+            bottles={Math.abs(bench) >= AS_PLANNED ? undefined : warmerBottles}
+            bind:take
+          />
         {/if}
         <div class="flex justify-end gap-2">
           <Dialog.Close type="button" class="button">Not yet</Dialog.Close>
