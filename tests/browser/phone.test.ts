@@ -25,6 +25,9 @@ visit('a phone: what is pressed is 44 px high, and no table is cut', { size: pho
     '/shelf',
     '/shelf?view=resins',
     '/log/pour-1',
+    '/pieces/kelp-cove-1/clock',
+    '/pieces/kelp-cove-1/level',
+    '/room',
     '/settings',
   ]) {
     await follow(page, path);

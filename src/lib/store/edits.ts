@@ -201,6 +201,10 @@ export const changeMethod = (change: Fields<Method>): Promise<void> => editHabit
 export const changeRoom = (id: string, change: Fields<Omit<Room, 'id'>>): Promise<void> =>
   editThing('rooms', id, SETTINGS, 'Change the room', (room) => withFields<Room>(room, change), `room ${Object.keys(change).join()}`);
 
+/** Changes a room as it is stored by then, as parts of its heating or its places are. @throws where it is not there any more */
+export const editRoom = (id: string, change: (room: Room) => Room, mark?: string): Promise<void> =>
+  editThing('rooms', id, SETTINGS, 'Change the room', change, mark);
+
 /** What undo and redo would do in a scope; undefined where there is nothing. The adding of a piece is not undone. */
 const canUndo = (e: Edit): boolean => !e.undone && !e.changes.every((c) => c.table === 'pieces' && 'before' in c && !c.before);
 

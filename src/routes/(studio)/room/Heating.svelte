@@ -1,7 +1,7 @@
 <script lang="ts">
   import { limits, type Room } from '#core/document';
   import { fraction, readWithin, writeShare, type Reading } from '#core/units';
-  import { changeRoom } from '$lib/store/edits';
+  import { changeRoom, editRoom } from '$lib/store/edits';
   import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
@@ -12,6 +12,11 @@
   let { room }: { room: Room } = $props();
   const heating = $derived(room.heating);
   const change = (next: Parameters<typeof changeRoom>[1]) => attempt(() => changeRoom(room.id, next));
+  /** A part of it, beside what another field has changed meanwhile. */
+  const part = (next: Partial<NonNullable<Room['heating']>>) =>
+    attempt(() =>
+      editRoom(room.id, (r) => ({ ...r, heating: { ...first, ...r.heating, ...next } }), `heating ${Object.keys(next).join()}`),
+    );
   const readDamp = (text: string): Reading => readWithin(fraction, text, limits.humidity, 'A humidity', writeShare, '%');
   const readWarm = (text: string): Reading => reads.current.temperature(text, limits.room, 'A room');
   /** Heating as it is mostly turned up first: through the night, to what is warm enough to harden. */
@@ -42,21 +47,15 @@
         shows={shared.write.temperature(heating.celsius)}
         read={readWarm}
         value={heating.celsius}
-        commit={(celsius) => change({ heating: { ...heating, celsius } })}
+        commit={(celsius) => part({ celsius })}
       />
-      <LiveField
-        label="from (hour)"
-        shows={String(heating.from)}
-        read={readHour}
-        value={heating.from}
-        commit={(from) => change({ heating: { ...heating, from } })}
-      />
+      <LiveField label="from (hour)" shows={String(heating.from)} read={readHour} value={heating.from} commit={(from) => part({ from })} />
       <LiveField
         label="until (hour)"
         shows={String(heating.until)}
         read={readHour}
         value={heating.until}
-        commit={(until) => change({ heating: { ...heating, until } })}
+        commit={(until) => part({ until })}
       />
     </div>
     <p class="text-[13px] text-soft">It warms and cools within an hour. The tide line and every curing day run by it.</p>

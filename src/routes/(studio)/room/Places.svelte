@@ -1,7 +1,7 @@
 <script lang="ts">
   import { limits, type Place, type Room } from '#core/document';
   import type { Reading } from '#core/units';
-  import { changeRoom } from '$lib/store/edits';
+  import { editRoom } from '$lib/store/edits';
   import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';
@@ -11,13 +11,15 @@
   /** Where boards lie and cure in a room: how large a board each takes, and whether it is covered. */
   let { room }: { room: Room } = $props();
   const places = $derived(room.places ?? []);
-  const keep = (next: Place[]) => attempt(() => changeRoom(room.id, { places: next }));
-  const change = (id: string, part: Partial<Place>) => keep(places.map((p) => (p.id === id ? { ...p, ...part } : p)));
+  const keep = (next: (places: Place[]) => Place[]) => attempt(() => editRoom(room.id, (r) => ({ ...r, places: next(r.places ?? []) })));
+  const change = (id: string, part: Partial<Place>) => keep((all) => all.map((p) => (p.id === id ? { ...p, ...part } : p)));
   const readSide = (text: string): Reading => reads.current.length(text, limits.placeSide, 'A place');
   function add() {
-    let n = places.length + 1;
-    while (places.some((p) => p.id === `place-${n}`)) n++;
-    void keep([...places, { id: `place-${n}`, name: `place ${n}`, length: 600, width: 400, covered: true }]);
+    void keep((all) => {
+      let n = all.length + 1;
+      while (all.some((p) => p.id === `place-${n}`)) n++;
+      return [...all, { id: `place-${n}`, name: `place ${n}`, length: 600, width: 400, covered: true }];
+    });
   }
 </script>
 
@@ -53,7 +55,9 @@
             onchange={(e) => change(place.id, { covered: e.currentTarget.checked })}
           />covered against dust</label
         >
-        <button type="button" class="underline" onclick={() => keep(places.filter((p) => p.id !== place.id))}>Take {place.name} off</button>
+        <button type="button" class="underline" onclick={() => keep((all) => all.filter((p) => p.id !== place.id))}
+          >Take {place.name} off</button
+        >
       </div>
     </fieldset>
   {:else}

@@ -35,6 +35,7 @@
 
   const piece = $derived(plan.piece);
   let text = $state('');
+  let warmed = $state('');
   let insist = $state(false);
   let number = $state(0);
   let take = $state<'planned' | 'new'>('planned');
@@ -64,7 +65,6 @@
 
   const reading = $derived(read(text));
   /** Bottles that were warmed today, or not; what the studio mostly does stands there first. */
-  let warmed = $state('');
   const readBottles = (typed: string): Reading =>
     typed.trim()
       ? readWithin(temperature, typed, limits.bottles, 'Bottles', (v) => shared.write.temperature(v), settings.temperature)
