@@ -6,7 +6,8 @@ import { follow, openCoat, openFile, replaced, visit } from './help';
 import { screens } from './screens';
 
 const METRIC = /(?<![\p{L}\d])(?:mm|cm|ml|cl|[\d½⅓] ?(?:m|g|l)|kg|°C|[cm]?m²|litres?|grams?|millimetres?|metres?)(?![\p{L}\d])/u;
-const US = /(?<![\p{L}\d])(?:fl oz|oz|lbs?|°F|sq (?:in|ft)|inch(?:es)?|[\d½] ?(?:in|ft)|ounces?|foot|(?<!on )feet|gal)(?![\p{L}\d])/u;
+const US =
+  /(?<![\p{L}\d])(?:fl oz|oz|lbs?|°F|sq (?:in|ft)|inch(?:es)?|[\d½] ?(?:in|ft)|ounces?|(?<!(?:upper|lower|left|right|middle|the) )foot|(?<!(?:on|its) )feet|gal)(?![\p{L}\d])/u;
 const WEIGHT = /(?<![\p{L}\d])(?:\d ?g|kg|grams?|oz wt|lbs?)(?![\p{L}\d])/u;
 
 /** The sample in some units, without those that its artist wrote into names and notes. */

@@ -17,7 +17,7 @@
   }
   let { since, celsius, oncheck }: Props = $props();
 
-  let ml = $state('2 ml');
+  let ml = $derived(shared.write.volume(2));
   let over = $derived(shared.write.length(100));
   let angle = $state('30');
   let seconds = $state('60');

@@ -46,7 +46,7 @@
       >
     {:else}<span class="text-soft">Say how damp it is, and the nights are watched too.</span>{/if}
   </p>
-  <table class="w-full text-right text-[13px] [&_td]:px-2 [&_td]:py-0.5 [&_th]:px-2 [&_th]:py-0.5 [&_th]:font-normal">
+  <table class="stacked w-full text-right text-[13px] [&_td]:px-2 [&_td]:py-0.5 [&_th]:px-2 [&_th]:py-0.5 [&_th]:font-normal">
     <thead class="text-soft"
       ><tr
         ><th scope="col" class="text-left">a film laid now of</th><th scope="col">can be worked</th><th scope="col">takes the next coat</th
@@ -56,9 +56,11 @@
     <tbody>
       {#each rows as row (row.resin.id)}
         <tr class="border-t border-rule"
-          ><th scope="row" class="text-left">{row.resin.name}</th><td
+          ><th scope="row" class="text-left">{row.resin.name}</th><td data-head="can be worked"
             >{row.fast >= 1 ? `${plain(row.fast, 2)} times shorter` : `${plain(1 / row.fast, 2)} times longer`} than its sheet says</td
-          ><td>{moment(row.recoat)}</td><td>{moment(row.bond)}</td><td>{moment(row.full)}</td></tr
+          ><td data-head="takes the next coat">{moment(row.recoat)}</td><td data-head="without a scuff until">{moment(row.bond)}</td><td
+            data-head="fully hard">{moment(row.full)}</td
+          ></tr
         >
       {/each}
     </tbody>

@@ -14,6 +14,7 @@
   import ClockChart from '$lib/ui/ClockChart.svelte';
   import { minutes } from '$lib/ui/clock.svelte';
   import Missing from '$lib/ui/Missing.svelte';
+  import Scrolled from '$lib/ui/Scrolled.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import { zone } from '$lib/zone';
   import ClockSays from './ClockSays.svelte';
@@ -113,7 +114,7 @@
           aside="{shared.write.volume(chosen.batch.ml)} mixed"
           class="min-h-0"
         >
-          <div class="flex min-h-0 grow flex-col gap-2 overflow-y-auto p-3">
+          <Scrolled label="The clock in words, as a chart and cup by cup" class="flex min-h-0 grow flex-col gap-2 p-3">
             <ClockSays {clock} {narrow} />
             <div class="min-h-66 shrink-0 grow basis-66">
               <ClockChart {clock} ready={there.method.whiteReady} limit={there.method.whiteLimit} />
@@ -123,7 +124,7 @@
               Thin: the other cups as they stand. The bars on a window’s ends say how sure they are.
             </p>
             <CupsOnClock {clock} />
-          </div>
+          </Scrolled>
         </Sheet>
         <div class="flex min-h-0 flex-col gap-3 lg:overflow-y-auto">
           <Sheet title="What if" aside="nothing of it is stored" class="shrink-0">

@@ -9,7 +9,7 @@
   const at = $derived([5, 15, 30].filter((min) => min < clock.windows.heatUntil));
 </script>
 
-<table class="w-full text-right text-[13px] [&_td]:px-2 [&_td]:py-px [&_th]:px-2 [&_th]:py-px [&_th]:font-normal">
+<table class="stacked w-full text-right text-[13px] [&_td]:px-2 [&_td]:py-px [&_th]:px-2 [&_th]:py-px [&_th]:font-normal">
   <thead class="text-soft">
     <tr>
       <th scope="col" class="text-left">cup</th>
@@ -28,10 +28,10 @@
               style:background-color={row.cup.colour}
             ></span>{/if}{row.name}
         </th>
-        <td>{row.cup ? shared.write.volume(row.cup.ml) : ''}</td>
-        {#each at as min (min)}<td class="text-left!">{thicknessWord(row.thickness(min))}</td>{/each}
-        <td>{Number.isFinite(row.workingMin) ? `${plain(row.workingMin, 0)} min` : 'never'}</td>
-        <td>{shared.write.temperature(row.celsius(row.workingMin), 0)}</td>
+        <td data-head="holds">{row.cup ? shared.write.volume(row.cup.ml) : ''}</td>
+        {#each at as min (min)}<td class="text-left!" data-head="at {min} min">{thicknessWord(row.thickness(min))}</td>{/each}
+        <td data-head="past working">{Number.isFinite(row.workingMin) ? `${plain(row.workingMin, 0)} min` : 'never'}</td>
+        <td data-head="then at">{Number.isFinite(row.workingMin) ? shared.write.temperature(row.celsius(row.workingMin), 0) : ''}</td>
       </tr>
     {/each}
   </tbody>

@@ -12,6 +12,7 @@
   import { attempt } from '$lib/ui/attempt';
   import LiveField from '$lib/ui/LiveField.svelte';
   import Missing from '$lib/ui/Missing.svelte';
+  import Scrolled from '$lib/ui/Scrolled.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import UndoRedo from '$lib/ui/UndoRedo.svelte';
   import BoardOnFeet from './BoardOnFeet.svelte';
@@ -77,7 +78,7 @@
     </div>
     <div class="grid min-h-0 grow gap-3 lg:grid-cols-[minmax(0,1fr)_380px]">
       <Sheet title="What follows" aside={looked ? `pour ${looked.number + 1}, as it is planned` : ''} class="min-h-0">
-        <div class="flex min-h-0 grow flex-col gap-3 overflow-y-auto p-4">
+        <Scrolled label="What follows, in words and as a drawing" class="flex min-h-0 grow flex-col gap-3 p-4">
           {#if drift && looked}
             <p class="font-serif text-[24px] leading-tight" role="status">
               {#if !moves}The board is level: nothing runs.
@@ -117,7 +118,7 @@
               </p>
             {/if}
           {:else}<p class="text-soft">Nothing is poured on this board yet, so nothing runs.</p>{/if}
-        </div>
+        </Scrolled>
       </Sheet>
       <div class="flex min-h-0 flex-col gap-3 lg:overflow-y-auto">
         <Sheet
