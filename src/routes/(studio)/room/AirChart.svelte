@@ -23,20 +23,26 @@
   );
   const all = $derived([...air, ...usual, ...read].map((p) => p.y));
   const [least, most] = $derived([Math.floor(Math.min(...all)) - 1, Math.ceil(Math.max(...all)) + 1]);
+  /** Where there is little room only the days are named. */
+  let width = $state(0);
+  const NARROW = 560;
   const tick = (hour: number): string => {
     const ms = start + hour * HOUR;
     const time = clockTime(ms);
-    return time === '00:00' ? weekday(ms) : time === '12:00' ? time : '';
+    if (time === '00:00') return width < NARROW ? weekday(ms).split(' ')[0]! : weekday(ms);
+    return time === '12:00' && width >= NARROW ? time : '';
   };
 </script>
 
-<LineChart
-  label="Air of {climate.room.name} over {Math.round(hours / 24)} days, {BACK / 24} of them past"
-  lines={[
-    { name: 'as it was read, and goes on', points: air, colour: 'ink', bold: true },
-    { name: 'as it usually is', points: usual, colour: 'soft', dashed: true },
-  ]}
-  now={(now - start) / HOUR}
-  x={{ min: 0, max: hours, ticks: tick, step: 1 }}
-  y={{ min: least, max: most, step: most - least > 14 ? 4 : 2, title: unit }}
-/>
+<div class="h-full min-h-0" bind:clientWidth={width}>
+  <LineChart
+    label="Air of {climate.room.name} over {Math.round(hours / 24)} days, {BACK / 24} of them past"
+    lines={[
+      { name: 'as it was read, and goes on', points: air, colour: 'ink', bold: true },
+      { name: 'as it usually is', points: usual, colour: 'soft', dashed: true },
+    ]}
+    now={(now - start) / HOUR}
+    x={{ min: 0, max: hours, ticks: tick, step: 1 }}
+    y={{ min: least, max: most, step: most - least > 14 ? 4 : 2, title: unit }}
+  />
+</div>

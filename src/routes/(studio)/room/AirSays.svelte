@@ -56,8 +56,8 @@
     <tbody>
       {#each rows as row (row.resin.id)}
         <tr class="border-t border-rule"
-          ><th scope="row" class="text-left">{row.resin.name}</th><td data-head="can be worked"
-            >{row.fast >= 1 ? `${plain(row.fast, 2)} times shorter` : `${plain(1 / row.fast, 2)} times longer`} than its sheet says</td
+          ><th scope="row" class="text-left">{row.resin.name}</th><td class="wide" data-head="can be worked"
+            >{row.fast >= 1 ? `${plain(row.fast, 1)} times shorter` : `${plain(1 / row.fast, 1)} times longer`} than its sheet says</td
           ><td data-head="takes the next coat">{moment(row.recoat)}</td><td data-head="without a scuff until">{moment(row.bond)}</td><td
             data-head="fully hard">{moment(row.full)}</td
           ></tr
