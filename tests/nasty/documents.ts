@@ -140,6 +140,15 @@ function resin(i: number, chance: Chance): Studio['resins'][0] {
   return { ...r, gelMin: Math.max(r.gelMin, r.workingMin), bondUntilH: Math.max(r.bondUntilH, r.recoatFromH + 0.1) };
 }
 
+/** Some days of readings in the room, each later than the one before. */
+function days(chance: Chance): NonNullable<Studio['air']> {
+  return ['2026-11-24', '2026-11-25', '2027-01-03'].map((day) => {
+    const { readings } = made<NonNullable<Studio['air']>[0]>('AirDay', chance);
+    const byMinute = new Map(readings.map((reading) => [reading.min, reading]));
+    return { id: `room-${day}`, roomId: 'room', day, readings: [...byMinute.values()].sort((a, b) => a.min - b.min) };
+  });
+}
+
 /** Pieces in a row that are made of the same resins and colourants: how a resin ages takes longer to work out than a piece. */
 const PIECES_A_SHELF = 20;
 
@@ -153,6 +162,7 @@ export function nastyStudio(seed: number): Studio {
   studio.method = made('Method', shelf);
   studio.rooms = [{ ...made<Studio['rooms'][0]>('Room', chance), id: 'room' }];
   studio.settings = { ...made<Studio['settings']>('Settings', chance), roomId: 'room' };
+  studio.air = days(chance);
   studio.pieces = [piece(studio, chance)];
   return studio;
 }

@@ -49,8 +49,14 @@ export interface FilmStart {
   ahead: number;
 }
 
-/** When the white of a batch may be laid, and when it is crispest. */
-function whiteWindow(resin: Resin, method: Method, air: Air, white: WhiteCup): Required<Pick<Windows, 'white' | 'whiteBest'>> {
+/** When the white of a batch may be laid, and when it is crispest. @param latest minute after which the film no longer moves */
+function whiteWindow(
+  resin: Resin,
+  method: Method,
+  air: Air,
+  white: WhiteCup,
+  latest: number,
+): Required<Pick<Windows, 'white' | 'whiteBest'>> {
   /** When the white is so thick: its age for that hangs on how warm the film is by then, so the minute is closed in on. */
   const thick = (pas: number): number => {
     let minute = 0;
@@ -59,14 +65,14 @@ function whiteWindow(resin: Resin, method: Method, air: Air, white: WhiteCup): R
   };
   const past = (share: number): number => white.minuteOfAge(share * resin.workingMin);
   const from = Math.max(resin.stirMin, thick(method.whiteReady));
-  const until = Math.min(Math.max(thick(method.whiteLimit), past(2 / 3)), past(1));
+  const until = Math.min(Math.max(thick(method.whiteLimit), past(2 / 3)), past(1), latest);
   return { white: { from, until }, whiteBest: { from: from + (until - from) / 3, until: from + (2 * (until - from)) / 3 } };
 }
 
 /**
  * Windows of a batch in a film as warm as its air. The white's thickness is taken at its own cup's age and the film's
  * temperature. White is ready at 1.8 Pa·s and stirred, until the later of 7 Pa·s and ⅔ of the working age, never past
- * the working age.
+ * the working age, its own or the film's.
  * @param air   by minutes after A and B met
  * @param white left out where the batch has none
  */
@@ -79,7 +85,7 @@ export function windowsOf(resin: Resin, method: Method, air: Air, white?: WhiteC
   return {
     stirred: resin.stirMin,
     tint: { from: resin.stirMin, until: Math.max(resin.stirMin, clock(working / 2)) },
-    ...(white && whiteWindow(resin, method, air, white)),
+    ...(white && whiteWindow(resin, method, air, white, clock(working))),
     heatUntil: clock(working),
     lastMoves: { from: clock(0.8 * working), until: clock(working) },
     cellsThreeQuarters: lies(Math.log(4) / k),

@@ -3,7 +3,8 @@ import { cupAge, cupMinuteOfAge, viscosity, type CupCourse, type Windows } from 
 import { cupContent, volumeWeighedError, mixedDensity, split, type Split } from '#core/mix';
 import type { Cup } from '#core/coat';
 import { clockCup, clocked, type ClockCup } from './clock';
-import type { Care } from './courses';
+import { startOf, type Care } from './courses';
+import type { LikelyWindows } from './likely';
 import type { Bench } from './means';
 
 /** One mixing of A and B: the cups it fills, of one piece or of several, and the clock it starts. */
@@ -17,10 +18,14 @@ export interface Batch {
   /** Ratio error made by weighing the maker's volumes as grams; 0 where the maker states weights. */
   weighedError: number;
   windows: Windows;
+  /** Of its bottles, °C, where they are not as warm as the room. */
+  bottlesC?: number;
   /** Its cups as the clock sees them. */
   clockCups: ClockCup[];
   /** How much older its film is than one that lay in the air of the room from the first minute, equivalent min. */
   ahead: number;
+  /** What is worked out of it only when it is asked for, and kept then. */
+  later: { likely?: LikelyWindows };
   /** How the white's own cup ages and how much thicker than clear it is; of a 10 ml cup of clear where there is no white. */
   white: { course: CupCourse; multiplier: number; ml: number };
   /** Cups that hold the most for the longest, waiting to be emptied: the mixing cup, and the fullest one filled from it. */
@@ -57,6 +62,9 @@ export const whiteThickness = (
 export type Strain =
   { kind: 'runs away' | 'past working'; cup: WaitingCup; emptied: number } | { kind: 'outlasts'; needed: number; working: number };
 
+/** Bottles nearer to the room than this are as warm as it, K. */
+const AS_ROOM = 1;
+
 /**
  * One mixing of a resin for some cups.
  * @param resin its times as ages of a film
@@ -67,6 +75,7 @@ export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = 
   // a lone cup is mixed in itself; several are filled from a mixing cup that keeps its own share
   const ml = cups.length > 1 ? cupContent(filled, method) : filled;
   const density = mixedDensity(resin);
+  const startC = startOf(bench.air, method, care.cooler ?? 0);
   const parts = split(ml, resin);
 
   const course = (volume: number, untilAge?: number, own?: Care): CupCourse => courses.of(volume, density, resin, bench, untilAge, own);
@@ -101,11 +110,13 @@ export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = 
     white: { course: whiteCourse, multiplier, ml: whiteMl },
     windows,
     clockCups,
+    later: {},
     ahead,
     waiting: [
       ...(cups.length > 1 ? [waits('the mixing cup', ml)] : []),
       ...(fullest ? [waits(`the cup “${fullest.name}”`, fullest.ml, cups.length > 1 ? fullest.key : undefined)] : []),
     ],
+    ...(Math.abs(startC - bench.air(0)) >= AS_ROOM && { bottlesC: startC }),
     ...((care.wide || care.cooler) && { care }),
   };
 }

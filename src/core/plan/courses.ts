@@ -10,7 +10,7 @@ export interface Care {
 }
 
 /** How warm a mix is when A and B meet, °C: as its bottles, which are as warm as the room unless they were warmed, or cooled. */
-const startOf = (air: Air, { bottlesC }: Pick<Method, 'bottlesC'>, cooler: number): number =>
+export const startOf = (air: Air, { bottlesC }: Pick<Method, 'bottlesC'>, cooler: number): number =>
   cooler ? air(0) - cooler : (bottlesC ?? air(0));
 
 /** Courses kept for one air; a dragged shoreline asks for the same few cups again and again. */

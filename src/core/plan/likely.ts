@@ -82,22 +82,9 @@ export const likelyClock = (
     return edgesOf(clocked(own.resin, cups, { ...own, courses }, true).windows);
   }, doubts) as LikelyWindows;
 
-/** How cups age with inputs moved, by the means they are moved from: waves of one piece mostly have a cup of white alike. */
-const aged = new WeakMap<Means, Courses>();
-function coursesOf(means: Means): Courses {
-  let courses = aged.get(means);
-  if (!courses) aged.set(means, (courses = new Courses()));
-  return courses;
-}
-
-const known = new WeakMap<Batch, { means: Means; likely: LikelyWindows }>();
-
-/** How sure the windows of a planned batch are; worked out when it is first asked for. */
+/** How sure the windows of a planned batch are; worked out when it is first asked for, and kept with it. @param means it was planned with */
 export function likelyOf(batch: Batch, means: Means): LikelyWindows {
-  const kept = known.get(batch);
-  if (kept?.means === means) return kept.likely;
   const { method, air, doubts = ordinaryDoubts } = means;
-  const found = likelyClock(batch.resin, batch.clockCups, { method, air, doubts, courses: coursesOf(means) });
-  known.set(batch, { means, likely: found });
-  return found;
+  const { resin, clockCups, later } = batch;
+  return (later.likely ??= likelyClock(resin, clockCups, { method, air, doubts, courses: new Courses() }));
 }

@@ -8,7 +8,6 @@ import { chartColours, type ChartColours } from './colours';
 import type { Courses } from './courses';
 import { buildUp, meanFilm, type BuildUp } from './heights';
 import type { Bench, Means } from './means';
-import { once } from './once';
 import { mixedTogether } from './mixing';
 import { siteOf } from './site';
 import type { Step } from './steps';
@@ -70,6 +69,12 @@ function planPour(coats: CoatPlan[], resins: Resin[], bench: Omit<Bench, 'letDow
     steps,
     film,
   };
+}
+
+/** The cup's view of a coat's mean film needs the build-up, and that needs no cups: it is worked out when it is first asked for. */
+function once<T>(work: () => T): () => T {
+  let done: { value: T } | undefined;
+  return () => (done ??= { value: work() }).value;
 }
 
 /**

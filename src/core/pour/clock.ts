@@ -1,8 +1,20 @@
-import { steady, type Air } from '#core/air';
+import { steady, type Air, type Climate } from '#core/air';
 import { measuredDoubts, ordinaryDoubts } from '#core/craft';
 import type { Pour, Told } from '#core/document';
 import { batchClock, toldClockCups, type BatchClock, type Planner } from '#core/plan';
 import { beadChecked, type BeadCheck } from './bead';
+
+const MINUTE = 60_000;
+
+/**
+ * The bench while a batch is poured: as warm as it was when the pour began, and from there as the room's thermometer went;
+ * undefined where nothing was read since. Moments in ms since 1970.
+ */
+export function benchAir(climate: Climate, roomC: number, started: number, mixed: number, now: number): Air | undefined {
+  if (!climate.readings(started, now).length) return undefined;
+  const off = roomC - climate.at(started);
+  return (min) => climate.at(mixed + min * MINUTE) + off;
+}
 
 /** What was measured at the bench while a batch is poured. */
 export interface AtBench {

@@ -4,7 +4,7 @@ export { type Amount, say, type Words } from './words';
 export { contentsOf, writeContents, writeDose, writeGrains, writeMeasured, writeSand } from './contents';
 export { boardSupplies } from './boards';
 export { toldStudio, withTold } from './older';
-export { type AtBench, benchClockOf } from './clock';
+export { type AtBench, benchAir, benchClockOf } from './clock';
 export { beadChecked, type BeadCheck, lastBead } from './bead';
 export { sameCups, sessionFigures } from './session-figures';
 export { weightsOf } from './weights';

@@ -7,7 +7,7 @@ import { boardSupplies } from './boards';
 const r = (value: number): number => Math.round(value * 1000) / 1000;
 const rounded = ({ from, until }: { from: number; until: number }) => ({ from: r(from), until: r(until) });
 
-function toldBatch({ resin, ml, parts, windows, cups, white }: Batch, at: number): ToldBatch {
+function toldBatch({ resin, ml, parts, windows, cups, white, bottlesC, care }: Batch, at: number): ToldBatch {
   const hasWhite = cups.some((c) => c.id.role === 'white');
   const { white: span, whiteBest } = windows;
   return {
@@ -23,6 +23,8 @@ function toldBatch({ resin, ml, parts, windows, cups, white }: Batch, at: number
     ...(span && whiteBest && span.until > span.from && { white: rounded(span), whiteBest: rounded(whiteBest) }),
     lastMoves: rounded(windows.lastMoves),
     heatUntil: r(windows.heatUntil),
+    ...(bottlesC !== undefined && { bottlesC: r(bottlesC) }),
+    ...(care?.wide && { wide: true }),
     ...(hasWhite && { whiteCup: { ml: r(white.ml), multiplier: r(white.multiplier) } }),
   };
 }

@@ -1,7 +1,7 @@
 import type { AirMove, AirShown, HandThermometer } from './thermometer';
 
 /** A thermometer that says nothing for so long has stopped, ms. */
-const SILENT = 20_000;
+const SILENT = 10_000;
 
 /** A thermometer on the wall: its last reading, and whether it can be heard. */
 export class LiveThermometer {

@@ -1,5 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
+import fc from 'fast-check';
 import { steady } from '#core/air';
 import { rate, viscosity, windowsOf, type Windows } from '#core/cure';
 import { method, resin } from '../../factories';
@@ -51,3 +52,25 @@ test('a cooler room opens every window later and longer', () => {
 });
 
 test('paste makes white ready sooner than clear would be', () => assert.ok(cool(23, 1.2).white.from < cool(23).white.from));
+
+test('hotter is never later, and windows follow one another as they must, for any resin, room and bottle', () => {
+  const some = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+  fc.assert(
+    fc.property(some(8, 38), some(0, 12), some(5, 120), some(0.1, 8), some(-3, 12), (celsius, by, workingMin, thick, ahead) => {
+      const r = { ...resin, workingMin, gelMin: 4 * workingMin, viscosity: thick };
+      const at = (c: number): Windows =>
+        windowsOf(r, method, steady(c), { multiplier: 1.2, minuteOfAge: (age) => age / rate(c, r.refC, 55) }, { ahead });
+      const [cool, warm] = [at(celsius), at(celsius + by)];
+      for (const key of ['lastMoves', 'shells', 'leave', 'nextCoat'] as const)
+        assert.ok(warm[key].from <= cool[key].from + 1e-9 && warm[key].until <= cool[key].until + 1e-9, key);
+      assert.ok(warm.fullCure <= cool.fullCure && warm.heatUntil <= cool.heatUntil + 1e-9);
+      for (const w of [cool, warm]) {
+        assert.ok(w.tint.from <= w.tint.until && w.shells.from <= w.lastMoves.from && w.lastMoves.until === w.heatUntil);
+        assert.ok(w.heatUntil <= w.leave.until && w.nextCoat.from < w.nextCoat.until && w.leave.until <= w.fullCure);
+        const { white, whiteBest } = w as Required<Windows>;
+        if (white.until > white.from)
+          assert.ok(whiteBest.from >= white.from && whiteBest.until <= white.until && white.until <= w.heatUntil + 1e-9);
+      }
+    }),
+  );
+});

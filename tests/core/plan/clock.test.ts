@@ -1,11 +1,11 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { steady } from '#core/air';
+import { Climate, daysWith, steady } from '#core/air';
 import type { Method, Piece, Resin } from '#core/document';
 import { beadRun } from '#core/cure';
 import { batchClock, figures, likelyOf, type ClockCup } from '#core/plan';
-import { beadChecked, benchClockOf, howToNarrow, lastBead, meetFor } from '#core/pour';
-import { empty, means, method, piece, plan, planner, resin, toldOf } from '../../factories';
+import { beadChecked, benchAir, benchClockOf, howToNarrow, lastBead, meetFor, say, tell } from '#core/pour';
+import { empty, means, method, metric, piece, plan, planner, resin, toldOf, utc } from '../../factories';
 import { amiss, followed } from '../../followed';
 import { near } from '../help';
 
@@ -101,6 +101,26 @@ test('at the bench the clock runs by the air that was read and the bead that ran
   assert.ok(width(thick) < width(plain), 'and it is surer');
 });
 
+test('the bench begins as warm as it was read there, and goes as the room’s thermometer goes', () => {
+  const began = Date.parse('2026-11-25T12:00:00Z');
+  const [room] = empty.rooms;
+  const climate = (minutes: number[]): Climate =>
+    new Climate(
+      room!,
+      daysWith(
+        [],
+        room!.id,
+        minutes.map((min, i) => ({ ms: began + min * 60_000, celsius: 20 + i })),
+      ),
+      utc,
+    );
+  assert.equal(benchAir(climate([-20]), 24, began, began, began + 600_000), undefined, 'nothing was read since');
+  const air = benchAir(climate([0, 30, 60]), 24, began, began + 300_000, began + 3_600_000)!;
+  near(air(-5), 24, 1e-9);
+  near(air(25), 25, 1e-9);
+  near(air(55), 26, 1e-9);
+});
+
 /** Every choice the clock rests on, followed to the end of everything that is said of a piece. */
 const methods: Partial<Method>[] = [{}, { bottlesC: 34 }, { bottlesC: 12 }, { heatSeconds: 30, heatC: 90 }, { driftMm: 2 }];
 const resins: Partial<Resin>[] = [{}, { statedG: 0, mostFilm: 3 }, { measuredOn: '2026-11-20', mostFilm: 60 }];
@@ -109,6 +129,18 @@ const stands: Partial<Piece>[] = [
   { stands: { feet: 3, inset: 20, along: 0.2, across: -0.4 } },
   { stands: { feet: 2, inset: 0, along: 3, across: 0 } },
 ];
+
+test('warmed bottles, and cool ones and a wide tub for a large mixing, are said at the step where A and B meet', () => {
+  const mix = (p: Piece, change: Partial<Method> = {}, celsius = 21) => {
+    const own = { ...means, air: steady(celsius), method: { ...method, ...change } };
+    const told = tell(planner.together([{ plan: planner.plan(p, own), pour: 0 }], own), celsius);
+    return told.steps.filter((s) => s.id.does === 'mix').map((s) => say(s, told, metric).detail);
+  };
+  assert.match(mix(panel, { bottlesC: 34 })[0]!, /^The bottles are at 34 °C, out of warm water: wipe them dry first\./);
+  assert.match(mix(panel, { bottlesC: 12 })[0]!, /from a cool floor/);
+  assert.doesNotMatch(mix(panel)[0]!, /bottles|tub/);
+  assert.doesNotMatch(mix(panel, { bottlesC: 21.4 })[0]!, /bottles/, 'as warm as the room');
+});
 
 test('warmed or cool bottles, long heat, a casting resin, a board that hangs: right to the end, in every unit, for one and for several', () => {
   const ways = ['metric', 'us', 'usMarked', 'marked'] as const;

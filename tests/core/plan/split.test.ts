@@ -6,7 +6,8 @@ import { startingBoard, startingPiece, withCoat, withFilm, withShape } from '#co
 import type { Piece, WaveCoat } from '#core/document';
 import { cupContent } from '#core/mix';
 import { handsOn, sharesOf, strainsOf, workable, type Batch, type PourPlan } from '#core/plan';
-import { empty, means, method, piece, plan, resin, sample, planner } from '../../factories';
+import { say, tell } from '#core/pour';
+import { empty, means, method, metric, piece, plan, resin, sample, planner } from '../../factories';
 import { near, sum } from '../help';
 
 /** A resin whose times are those of a film, so that a mass of it in a cup heats itself soon. */
@@ -80,6 +81,14 @@ test('a mix that only heats itself stays one, from cool bottles or in a wide tub
     [[[{ cooler: 5 }, undefined]], [[{ wide: true, cooler: 5 }, undefined]]],
   );
   assert.equal(top(20)[0]!.care, undefined);
+  // and who stands at the bench is told so
+  const own = { ...means, resins: [hot], air: steady(27) };
+  const told = tell(planner.together([{ plan: planner.plan(lid, own), pour: 1 }], own), 27);
+  const says = told.steps.filter((s) => s.id.does === 'mix').map((s) => say(s, told, metric).detail);
+  assert.match(
+    says[0]!,
+    /^The bottles are at 22 °C, from a cool floor: wipe them dry first\. Mix in a wide tub, no deeper than two fingers\./,
+  );
 });
 
 test('no mixing is under 60 g while there is another to join, but for a white that would be late, and a session has no more than four', () => {

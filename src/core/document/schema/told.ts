@@ -207,6 +207,9 @@ export const ToldBatch = object({
   whiteBest: Type.Optional(span()),
   lastMoves: span(),
   heatUntil: minute(),
+  /** Of the bottles, °C, where they are not as warm as the room; and whether it is mixed in a wide tub, so that it stays cool. */
+  bottlesC: Type.Optional(Type.Number({ minimum: -20, maximum: limits.bottles.max })),
+  wide: Type.Optional(Type.Boolean()),
   /** The white's own cup, ml, and how much thicker it is than clear. */
   whiteCup: Type.Optional(object({ ml: ml(), multiplier: from0(1000) })),
 });

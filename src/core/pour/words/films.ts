@@ -28,6 +28,9 @@ export function mixed(step: ToldStep, told: Told, write: Writes): Said {
   return {
     says: `${several ? `Batch ${number + 1} of ${told.batches.length}: bring` : 'Bring'} A and B together, and press as they meet.`,
     detail: [
+      batch?.bottlesC !== undefined &&
+        `The bottles are at ${write.temperature(batch.bottlesC, 0)}, ${batch.bottlesC > told.roomC ? 'out of warm water' : 'from a cool floor'}: wipe them dry first.`,
+      batch?.wide && 'Mix in a wide tub, no deeper than two fingers.',
       `Then stir slowly for ${writeDuration(batch?.stirMin ?? 0)}, walls and floor and paddle too, until no streak is left.`,
       cups.length > 1
         ? `Fill the ${cups.length} cups at once${coloured ? ', then colour them' : ''}.`

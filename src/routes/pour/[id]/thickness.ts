@@ -1,4 +1,4 @@
-import { benchClockOf, lastBead } from '#core/pour';
+import { benchAir, benchClockOf, lastBead } from '#core/pour';
 import type { ToldBatch } from '#core/document';
 import type { BatchClock } from '#core/plan';
 import type { Session } from '#core/record';
@@ -14,26 +14,22 @@ export interface Running {
   bead: boolean;
 }
 
-const MINUTE = 60_000;
-/** A reading counts for a pour from so long before A and B met, min. */
-const BEFORE = 30;
-
 /**
  * The clock of a batch that is poured, in the air that was read since and as thick as a bead showed it. It brings the planner
  * with it, and is fetched by itself.
  * @param now ms since 1970
  */
-export function runningOf({ pour, told, events, mixedAt }: Session, number: number, now: number): Running | undefined {
+export function runningOf({ pour, told, events, mixedAt, started }: Session, number: number, now: number): Running | undefined {
   const mixed = mixedAt.get(number);
   const bead = mixed === undefined ? undefined : lastBead(events, number, mixed);
   const climate = airs.current?.of(pour.planned.room);
-  const read = mixed !== undefined && climate && climate.readings(mixed - BEFORE * MINUTE, now).length > 0;
-  const clock = benchClockOf(pour, told, number, planner, { bead, ...(read && { air: climate.from(mixed) }) });
+  const air = mixed !== undefined && climate ? benchAir(climate, pour.roomC, started, mixed, now) : undefined;
+  const clock = benchClockOf(pour, told, number, planner, { bead, ...(air && { air }) });
   const batch = told.batches[number];
   if (!clock || !batch) return undefined;
-  if (!bead && !read) return { clock, batch, air: false, bead: false };
+  if (!bead && !air) return { clock, batch, air: false, bead: false };
   const { white, whiteBest, lastMoves, heatUntil } = clock.windows;
   const { white: _, whiteBest: __, ...rest } = batch;
   const open = white && whiteBest && white.until > white.from ? { white, whiteBest } : {};
-  return { clock, batch: { ...rest, ...open, lastMoves, heatUntil }, air: Boolean(read), bead: bead !== undefined };
+  return { clock, batch: { ...rest, ...open, lastMoves, heatUntil }, air: air !== undefined, bead: bead !== undefined };
 }

@@ -2,7 +2,7 @@
   import { writeStrain } from '#core/advice';
   import type { Settings, Vessel } from '#core/document';
   import { fillHeight, vesselFor } from '#core/mix';
-  import { handsOn, sharesOf, workable, type Batch, type Together } from '#core/plan';
+  import { handsOn, likelyOf, sharesOf, workable, type Batch, type Together } from '#core/plan';
   import type { Cup } from '#core/coat';
   import { plain, writeDuration, writeSpan } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
@@ -29,6 +29,11 @@
   const told = $derived(tell(together, means.air(0)));
   const byScale = $derived(shared.write.byScale);
   const stated = ({ resin }: Batch): string => `${plain(resin.ratio.a, 2)} : ${plain(resin.ratio.b, 2)} by ${resin.ratio.by}`;
+  /** How sure the beginning of a white's window is. */
+  function begins(batch: Batch): string {
+    const from = likelyOf(batch, means).whiteFrom;
+    return from ? `, its beginning within ${writeSpan(from.from, from.until)}` : '';
+  }
 </script>
 
 <header class="border-b-2 border-ink pb-1">
@@ -64,12 +69,14 @@
       </div>
     </div>
     <p class="mt-1 text-[15px]">
+      {#if batch.bottlesC !== undefined}Bottles at {shared.write.temperature(batch.bottlesC, 0)}.{/if}
+      {#if batch.care?.wide}In a wide tub.{/if}
       Stir {writeDuration(batch.resin.stirMin)}. {plain(handsOn(together.steps, i), 0)} min of work, in {plain(workable(batch, means), 0)} min
       that it can be worked.
       {#if hasWave(i) && batch.windows.white && batch.windows.white.until > batch.windows.white.from}White at {writeSpan(
           batch.windows.white.from,
           batch.windows.white.until,
-        )}.{/if}
+        )}{begins(batch)}.{/if}
     </p>
     <table class="mt-1 w-full text-[19px] leading-tight">
       <thead class="text-[13px]">

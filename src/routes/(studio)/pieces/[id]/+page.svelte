@@ -7,6 +7,7 @@
   import { dayMonth, minutes } from '$lib/ui/clock.svelte';
   import { focusOn } from '$lib/ui/focus';
   import Kept from '$lib/ui/Kept.svelte';
+  import { AtLeisure } from '$lib/ui/leisure.svelte';
   import Missing from '$lib/ui/Missing.svelte';
   import Above from './Above.svelte';
   import Chart from './Chart.svelte';
@@ -60,6 +61,8 @@
   /** What is said of days and nights is read anew every ten minutes. */
   const LATELY = 600_000;
   const lately = $derived(Math.floor(minutes.now / LATELY) * LATELY);
+  /** While something is dragged, what is to be minded follows when there is time. */
+  const minded = new AtLeisure(() => plan);
   /** Advice is fetched when the screen has been drawn: what is to be minded does not hold up what is planned. */
   let advice = $state.raw<typeof import('./minded')>();
   onMount(async () => (advice = await import('./minded')));

@@ -2,7 +2,8 @@
   import type { Finding } from '#core/advice';
   import { canLayerAgain, withLayerAgain } from '#core/edit';
   import { isOver, smallestWeighable } from '#core/mix';
-  import type { Batch, PiecePlan, PourPlan } from '#core/plan';
+  import type { Likely } from '#core/cure';
+  import { likelyOf, type Batch, type PiecePlan, type PourPlan } from '#core/plan';
   import { thinnedIn, type Cup } from '#core/coat';
   import { plain, writeShare, writeSpan } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
@@ -44,6 +45,8 @@
   const partUnit = $derived(shared.write.measuredUnit);
   const stated = ({ resin }: Batch): string =>
     `${resin.name}, ${plain(resin.ratio.a, 2)} : ${plain(resin.ratio.b, 2)} by ${resin.ratio.by}`;
+  const range = (likely: Likely | undefined): string =>
+    likely && Number.isFinite(likely.until) ? ` (${writeSpan(likely.from, likely.until)})` : '';
   const hasFinding = (key: string): string | undefined => findings.find((f) => f.where.cup === key && f.severity !== 'note')?.severity;
   const small = $derived(
     pour?.batches.filter((b) => shared.write.byScale && b.grams < smallestWeighable(b.resin, settings.scaleStep)) ?? [],
@@ -135,9 +138,15 @@
     <Findings {findings} />
     {#each pour?.batches ?? [] as batch, b (b)}
       {@const w = batch.windows}
+      {@const sure = likelyOf(batch, plan.means)}
       <p class="border-t border-rule px-3 py-2 text-[13px] text-soft">
-        {batch.resin.name}: pour within {plain(w.heatUntil, 0)} min of mixing at {shared.write.temperature(plan.means.air(0))}.
-        {#if w.white && w.white.until > w.white.from}White is ready at {writeSpan(w.white.from, w.white.until)}.{/if}
+        {batch.resin.name}: pour within {plain(w.heatUntil, 0)} min{range(sure.heatUntil)} of mixing at {shared.write.temperature(
+          plan.means.air(0),
+        )}.
+        {#if w.white && w.white.until > w.white.from}White is ready at {plain(w.white.from, 0)} min{range(sure.whiteFrom)}, too stiff after {plain(
+            w.white.until,
+            0,
+          )}{range(sure.whiteUntil)}.{/if}
       </p>
     {/each}
     {#if repeatable}<p class="border-t border-rule px-3 py-2 text-[13px]">
