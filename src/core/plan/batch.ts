@@ -3,8 +3,8 @@ import { cupAge, cupMinuteOfAge, viscosity, type CupCourse, type Windows } from 
 import { cupContent, volumeWeighedError, mixedDensity, split, type Split } from '#core/mix';
 import type { Cup } from '#core/coat';
 import { clockCup, clocked, type ClockCup } from './clock';
-import { startOf, type Care } from './courses';
-import type { LikelyWindows } from './likely';
+import { startOf, type Care, type Courses } from './courses';
+import type { LikelyWindows } from './figures';
 import type { Bench } from './means';
 
 /** One mixing of A and B: the cups it fills, of one piece or of several, and the clock it starts. */
@@ -25,7 +25,7 @@ export interface Batch {
   /** How much older its film is than one that lay in the air of the room from the first minute, equivalent min. */
   ahead: number;
   /** What is worked out of it only when it is asked for, and kept then. */
-  later: { likely?: LikelyWindows };
+  later: { courses: Courses; likely?: LikelyWindows };
   /** How the white's own cup ages and how much thicker than clear it is; of a 10 ml cup of clear where there is no white. */
   white: { course: CupCourse; multiplier: number; ml: number };
   /** Cups that hold the most for the longest, waiting to be emptied: the mixing cup, and the fullest one filled from it. */
@@ -110,7 +110,7 @@ export function planBatch(resin: Resin, cups: Cup[], bench: Bench, care: Care = 
     white: { course: whiteCourse, multiplier, ml: whiteMl },
     windows,
     clockCups,
-    later: {},
+    later: { courses },
     ahead,
     waiting: [
       ...(cups.length > 1 ? [waits('the mixing cup', ml)] : []),

@@ -1,4 +1,4 @@
-import type { Air } from '#core/air';
+import { warmer, type Air } from '#core/air';
 import { cupCourse, cupSurface, wideSurface, type CupCourse } from '#core/cure';
 import type { Method, Resin } from '#core/document';
 
@@ -19,6 +19,17 @@ const KEPT = 400;
 /** How cups age at a bench, each worked out once for as long as its air is the same object. */
 export class Courses {
   readonly #kept = new WeakMap<Air, Map<string, CupCourse>>();
+
+  readonly #warmer = new WeakMap<Air, Map<number, Air>>();
+
+  /** The same air so many kelvin warmer: one object, however often it is asked for, so that its courses are kept. */
+  warmer(air: Air, kelvin: number): Air {
+    let own = this.#warmer.get(air);
+    if (!own) this.#warmer.set(air, (own = new Map()));
+    let found = own.get(kelvin);
+    if (!found) own.set(kelvin, (found = warmer(air, kelvin)));
+    return found;
+  }
 
   /**
    * The course of a cup, to the millilitre from 20 ml on and to a tenth below: half a millilitre moves the peak by less than

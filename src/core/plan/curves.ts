@@ -4,7 +4,8 @@ import type { Resin, Told } from '#core/document';
 import { mixedDensity } from '#core/mix';
 import { clocked, filmAge, type ClockCup, type Clocked } from './clock';
 import { heatAgeOf } from './heat';
-import { likelyClock, type LikelyWindows } from './likely';
+import type { LikelyWindows } from './figures';
+import { likelyClock } from './likely';
 import type { Means } from './means';
 import type { Planner } from './planner';
 

@@ -1,29 +1,12 @@
 import { warmer, type Air } from '#core/air';
 import type { Method, Resin } from '#core/document';
-import { likely, type Likely, type Shift, type Windows } from '#core/cure';
+import { likely, type Shift, type Windows } from '#core/cure';
 import { ordinaryDoubts } from '#core/craft';
 import type { Batch } from './batch';
 import { clocked, type ClockBench, type ClockCup } from './clock';
-import { Courses } from './courses';
+import type { Courses } from './courses';
+import type { LikelyWindows } from './figures';
 import type { Bench, Means } from './means';
-
-/** Figures of a batch's windows that rest on guesses, each with how sure it is; clock minutes after mixing. */
-export const figures = [
-  'tintUntil',
-  'whiteFrom',
-  'bestFrom',
-  'bestUntil',
-  'whiteUntil',
-  'shellsFrom',
-  'lastMovesFrom',
-  'heatUntil',
-  'recoatFrom',
-  'bondUntil',
-  'handle',
-  'fullCure',
-] as const;
-export type Figure = (typeof figures)[number];
-export type LikelyWindows = Partial<Record<Figure, Likely>>;
 
 /** The edges of windows, by name. */
 const edgesOf = ({ tint, white, whiteBest, shells, lastMoves, heatUntil, nextCoat, leave, fullCure }: Windows): Record<string, number> => ({
@@ -46,7 +29,7 @@ export interface Moved {
 }
 
 /** Each input moved by so much: times and thicknesses by their logarithms. What a maker states in hours is a threshold too. */
-export function moved({ resin, method, air }: Moved, shift: Shift): Moved {
+export function moved({ resin, method, air }: Moved, shift: Shift, courses: Pick<Courses, 'warmer'> = { warmer }): Moved {
   const { temperature = 0, working = 0, viscosity = 0, ea = 0, eMu = 0, threshold = 0 } = shift;
   const [slower, thicker, later] = [Math.exp(working), Math.exp(viscosity), Math.exp(threshold)];
   return {
@@ -67,7 +50,7 @@ export function moved({ resin, method, air }: Moved, shift: Shift): Moved {
       whiteReady: method.whiteReady * later,
       whiteLimit: method.whiteLimit * later,
     },
-    air: temperature ? warmer(air, temperature) : air,
+    air: temperature ? courses.warmer(air, temperature) : air,
   };
 }
 
@@ -78,7 +61,7 @@ export const likelyClock = (
   { method, air, doubts, courses }: ClockBench & Pick<Bench, 'doubts'>,
 ): LikelyWindows =>
   likely((shift) => {
-    const own = moved({ resin, method, air }, shift);
+    const own = moved({ resin, method, air }, shift, courses);
     return edgesOf(clocked(own.resin, cups, { ...own, courses }, true).windows);
   }, doubts) as LikelyWindows;
 
@@ -86,5 +69,5 @@ export const likelyClock = (
 export function likelyOf(batch: Batch, means: Means): LikelyWindows {
   const { method, air, doubts = ordinaryDoubts } = means;
   const { resin, clockCups, later } = batch;
-  return (later.likely ??= likelyClock(resin, clockCups, { method, air, doubts, courses: new Courses() }));
+  return (later.likely ??= likelyClock(resin, clockCups, { method, air, doubts, courses: later.courses }));
 }

@@ -67,8 +67,8 @@
   let advice = $state.raw<typeof import('./minded')>();
   onMount(async () => (advice = await import('./minded')));
   const findings = $derived(
-    advice && plan && settings
-      ? advice.mindedOf(plan, shared.write, shared.pieces ?? [], { standing, room: shared.room, now: lately })
+    advice && minded.current && settings
+      ? advice.mindedOf(minded.current, shared.write, shared.pieces ?? [], { standing, room: shared.room, now: lately })
       : [],
   );
   const ofBoard = $derived(findings.filter((f) => f.where.pour === undefined && f.where.coatId === undefined));
@@ -80,11 +80,6 @@
   const batch = $derived(
     pour && (pour.batches.find((b) => b.resin.id === plan?.piece.coats.find((c) => c.id === selected)?.resinId) ?? pour.batches[0]),
   );
-
-  async function drawOpenSea() {
-    const { withStartingSea } = await import('#core/edit');
-    await editor.commit('Draw open sea', (p) => withStartingSea(p, 'open sea', shared.means!));
-  }
 
   const typing = (event: KeyboardEvent): boolean => event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
 
@@ -173,17 +168,7 @@
     </div>
   </main>
 {:else if piece && editor.trouble}
-  <main class="p-4">
-    <div class="sheet p-8">
-      <h1 class="text-[22px]">{piece.name} cannot be drawn</h1>
-      <p class="mt-2 text-soft">{editor.trouble} Nothing else of it is lost.</p>
-      <div class="mt-4 flex flex-wrap gap-2">
-        <button type="button" class="button" disabled={!editor.undoable.undo} onclick={() => editor.undo()}>Undo the last change</button>
-        <button type="button" class="button" onclick={drawOpenSea}>Start from another sea</button>
-        <a class="button" href="/pieces">All pieces</a>
-      </div>
-    </div>
-  </main>
+  {#await import('./Undrawable.svelte') then { default: Undrawable }}<Undrawable {editor} {piece} />{/await}
 {:else if shared.pieces && !shared.pieces.some((p) => p.id === editor.id)}
   <main class="p-4">
     <Missing
