@@ -29,6 +29,29 @@ test('the report of a piece is its plan, rounded', () => {
   assert.ok(report.calendar.every((s) => s.planned));
 });
 
+test('every window is printed with the range it lies in and what would narrow it, by what the screens say', () => {
+  for (const pour of reportOf('Kelp Cove I').pours)
+    for (const { windowsMin } of pour.batches) {
+      const { likely } = windowsMin;
+      assert.ok(Object.keys(likely).length >= 8);
+      for (const [figure, range] of Object.entries(likely)) {
+        assert.ok(range.from < range.middle && range.middle < range.until, figure);
+        assert.match(range.narrowedBy!, /\.$/);
+      }
+      near(Number(likely['heatUntil']!.middle), windowsMin.heatUntil, 0.001);
+    }
+  // and where a room is too cold a film is said never to be hard, in words
+  const studio = sample();
+  const cold = { ...studio, air: [], rooms: studio.rooms.map((r) => ({ ...r, dayC: 10, nightC: 8 })) };
+  const report = pieceReport(
+    cold.pieces.find((p) => p.name === 'Kelp Cove II')!,
+    cold,
+    asked,
+  );
+  assert.equal(report.pours[0]!.batches[0]!.windowsMin.fullCure, 'never');
+  assert.ok(report.advice.some((f) => f.code === 'never-finishes') && report.advice.some((f) => f.code === 'cold-room'));
+});
+
 /** The report of one piece of the sample, by its name. */
 function reportOf(name: string) {
   const studio = sample();

@@ -1,28 +1,18 @@
 <script lang="ts">
   import { freeId } from '#core/edit';
-  import { limits, resinProblem, type Resin } from '#core/document';
+  import { limits, type Resin } from '#core/document';
   import { startingResin } from '#core/craft';
   import { STATED_MASS } from '#core/cure';
   import { exampleWeights, readDensity } from '#core/mix';
   import type { Means } from '#core/plan';
-  import {
-    duration,
-    fraction,
-    plain,
-    readRatio,
-    readThickness,
-    readWithin,
-    writeDuration,
-    writeShare,
-    writeThickness,
-    type Range,
-  } from '#core/units';
+  import { fraction, plain, readRatio, readThickness, readWithin, writeShare, writeThickness } from '#core/units';
   import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
-  import type { CellReading, TableColumn } from '$lib/ui/table/columns';
+  import type { TableColumn } from '$lib/ui/table/columns';
   import DataTable from '$lib/ui/table/DataTable.svelte';
   import Remove from './Remove.svelte';
   import { put, readName, withField } from './put';
+  import { timeColumns } from './resin-times';
 
   /** The data sheet of each resin, line by line. Its times hold at the temperature, and for the mass, it states. */
   let { means }: { means: Means } = $props();
@@ -30,46 +20,8 @@
   const set = <K extends keyof Resin>(row: Resin, key: K, value: Resin[K] | undefined) =>
     put(`Change ${row.name}`, { table: 'resins', id: row.id, row: withField(row, key, value), was: row });
 
-  const minutes = { workingMin: limits.working, gelMin: limits.gel, stirMin: limits.stir };
-  const hours = { recoatFromH: limits.recoat, bondUntilH: limits.bond, handleH: limits.handle, fullCureH: limits.fullCure };
-  const heads: Record<keyof typeof minutes | keyof typeof hours, string> = {
-    stirMin: 'stir',
-    workingMin: 'working',
-    gelMin: 'gels',
-    recoatFromH: 'recoat from',
-    bondUntilH: 'bonds until',
-    handleH: 'handle',
-    fullCureH: 'full cure',
-  };
   /** Mix the working and gel times are stated for, g; 0 for a film. */
   const statedFor = (r: Resin): number => r.statedG ?? STATED_MASS;
-  const timed = (key: keyof typeof heads): TableColumn<Resin> => {
-    const inMin = key in minutes;
-    const scale = inMin ? 1 : 60;
-    const bounds = inMin ? minutes[key as keyof typeof minutes] : hours[key as keyof typeof hours];
-    return {
-      id: key,
-      head: heads[key],
-      value: (r) => r[key],
-      shows: (r) => writeDuration(r[key] * scale),
-      right: true,
-      edit: {
-        kind: 'text',
-        text: (r) => `${plain(r[key], 2)} ${inMin ? 'min' : 'h'}`,
-        read: (text, r) => readTime(text, r, key, scale, { min: bounds.min * scale, max: bounds.max * scale }),
-        store: (r, v) => set(r, key, v),
-      },
-    };
-  };
-  function readTime(text: string, resin: Resin, key: keyof typeof heads, scale: number, range: Range): CellReading {
-    const write = (min: number): string => writeDuration(min);
-    const reading = readWithin(duration, text, range, 'A time', write, scale === 1 ? 'min' : 'h');
-    if (!reading.ok) return reading;
-    const value = Number((reading.value / scale).toPrecision(9));
-    const says = resinProblem({ ...resin, [key]: value });
-    return says === undefined ? { ok: true, value } : { ok: false, says };
-  }
-
   const dense = (key: 'densityA' | 'densityB', head: string): TableColumn<Resin> => ({
     id: key,
     head,
@@ -225,7 +177,7 @@
         store: (r, v) => set(r, 'statedG', v),
       },
     },
-    ...(Object.keys(heads) as (keyof typeof heads)[]).map(timed),
+    ...timeColumns(set),
   ];
 
   function add() {

@@ -29,6 +29,7 @@
   onMount(async () => {
     const [thickness, chart] = await Promise.all([import('./thickness'), import('./chart')]);
     curves = { ...thickness, ...chart };
+    curves.readOn();
   });
   const running = $derived(curves?.runningOf(session, number, now));
   const batch = $derived(running?.batch ?? told.batches[number]);

@@ -4,6 +4,7 @@ import type { BatchClock } from '#core/plan';
 import type { Session } from '#core/record';
 import { planner } from '$lib/planner';
 import { airs } from '$lib/ui/airs.svelte';
+import { thermometer } from '$lib/ui/thermometer.svelte';
 
 /** A batch's clock as it runs, with what was told of it put right by what was measured since. */
 export interface Running {
@@ -33,3 +34,6 @@ export function runningOf({ pour, told, events, mixedAt, started }: Session, num
   const open = white && whiteBest && white.until > white.from ? { white, whiteBest } : {};
   return { clock, batch: { ...rest, ...open, lastMoves, heatUntil }, air: air !== undefined, bead: bead !== undefined };
 }
+
+/** Goes on reading the thermometer that was read before the bench was opened anew. */
+export const readOn = (): void => thermometer.resume();
