@@ -26,6 +26,3 @@ export const wetCreep = ({ width, area }: Line, film: number, flow: number, dens
 /** The same on dry ground, where it stops as the puddle it makes. */
 export const dryCreep = ({ area }: Line, flow: number, density: number): number =>
   Math.min(spread(area, flow, density), area / 2 / puddleFilm(density));
-
-/** What a line laid from a stick or spout holds, mm²: a cap, two thirds of its width and height. */
-export const lineArea = (width: number, height: number): number => (2 / 3) * width * height;

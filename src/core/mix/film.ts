@@ -41,8 +41,11 @@ export function sandShare(perResin: number, density: number): number {
   return sand / (sand + 1 / density);
 }
 
+/** What a line laid from a stick or spout holds across, mm²: a cap, two thirds of its width and height. */
+export const lineArea = (widthMm: number, heightMm: number): number => (2 / 3) * widthMm * heightMm;
+
 /** Cap of a line laid from a stick or spout, ml: ⅔ · width · height · length, all mm. */
-export const lineVolume = (widthMm: number, heightMm: number, lengthMm: number): number => ((2 / 3) * widthMm * heightMm * lengthMm) / 1000;
+export const lineVolume = (widthMm: number, heightMm: number, lengthMm: number): number => (lineArea(widthMm, heightMm) * lengthMm) / 1000;
 
 /** White for a strip of foam, ml: its film over its reach, less what opens. */
 export const foamVolume = (lengthMm: number, reachMm: number, method: Method): number =>

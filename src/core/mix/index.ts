@@ -1,5 +1,5 @@
 /** Amounts: from film and drawn lines to cups, to A and B by volume and weight, to drops and the load they make. */
-export { coverage, cupContent, dripsOf, filmVolume, foamVolume, lineVolume, runOver, sandShare, withSpare } from './film';
+export { coverage, cupContent, dripsOf, filmVolume, foamVolume, lineArea, lineVolume, runOver, sandShare, withSpare } from './film';
 export {
   mixedDensity,
   RATIO_FLAG,

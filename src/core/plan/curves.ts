@@ -1,7 +1,7 @@
 import { ordinaryDoubts } from '#core/craft';
-import { cupAge, cupCelsius, cupMinuteOfAge, viscosity } from '#core/cure';
+import { cupAge, cupCelsius, cupMinuteOfAge, thickenedBy, viscosity } from '#core/cure';
 import type { Resin, Told } from '#core/document';
-import { mixedDensity } from '#core/mix';
+import { mixedDensity, sandShare } from '#core/mix';
 import { clocked, filmAge, type ClockCup, type Clocked } from './clock';
 import { heatAgeOf } from './heat';
 import type { LikelyWindows } from './figures';
@@ -14,13 +14,14 @@ export function toldClockCups({ cups, batches }: Pick<Told, 'cups' | 'batches'>,
   const whiteCup = batches[batch]?.whiteCup;
   return cups
     .filter((cup) => cup.batch === batch)
-    .map(({ id, name, ml, doses, sandG, colour }) => {
+    .map(({ id, name, ml, aG, bG, doses, sandG, pressed, gravel, colour }) => {
       const white = id.role === 'white';
+      const sanded = sandG > 0 && !pressed && !gravel && aG + bG > 0;
       return {
         name,
         ml,
-        // sand and pigment other than white thicken what is laid at once, and no window hangs on them
-        multiplier: white ? (whiteCup?.multiplier ?? 1) : 1,
+        // the pigment of a tint thickens it by less than a hand feels
+        multiplier: white ? (whiteCup?.multiplier ?? 1) : sanded ? thickenedBy(sandShare(sandG / (aG + bG), (aG + bG) / ml)) : 1,
         white,
         coloured: doses.length > 0 || sandG > 0,
         ...(colour && { colour }),

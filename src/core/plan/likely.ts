@@ -1,7 +1,7 @@
 import { warmer, type Air } from '#core/air';
 import type { Method, Resin } from '#core/document';
-import { likely, type Shift, type Windows } from '#core/cure';
-import { ordinaryDoubts } from '#core/craft';
+import { likely, type Doubts, type Shift, type Windows } from '#core/cure';
+import { measuredDoubts, ordinaryDoubts } from '#core/craft';
 import type { Batch } from './batch';
 import { clocked, type ClockBench, type ClockCup } from './clock';
 import type { Courses } from './courses';
@@ -54,16 +54,23 @@ export function moved({ resin, method, air }: Moved, shift: Shift, courses: Pick
   };
 }
 
+/** What is known better of a resin that was measured. */
+const ofResin = ({ measuredOn }: Pick<Resin, 'measuredOn'>, doubts: Doubts): Doubts =>
+  measuredOn ? { ...doubts, viscosity: Math.min(doubts.viscosity, measuredDoubts.viscosity) } : doubts;
+
 /** How sure the windows of a mixing are. @param resin its times as ages of a film */
 export const likelyClock = (
   resin: Resin,
   cups: ClockCup[],
   { method, air, doubts, courses }: ClockBench & Pick<Bench, 'doubts'>,
 ): LikelyWindows =>
-  likely((shift) => {
-    const own = moved({ resin, method, air }, shift, courses);
-    return edgesOf(clocked(own.resin, cups, { ...own, courses }, true).windows);
-  }, doubts) as LikelyWindows;
+  likely(
+    (shift) => {
+      const own = moved({ resin, method, air }, shift, courses);
+      return edgesOf(clocked(own.resin, cups, { ...own, courses }, true).windows);
+    },
+    ofResin(resin, doubts),
+  ) as LikelyWindows;
 
 /** How sure the windows of a planned batch are; worked out when it is first asked for, and kept with it. @param means it was planned with */
 export function likelyOf(batch: Batch, means: Means): LikelyWindows {

@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import { Climate, daysWith, steady } from '#core/air';
 import type { Method, Piece, Resin } from '#core/document';
 import { beadRun } from '#core/cure';
-import { batchClock, figures, likelyOf, type ClockCup } from '#core/plan';
+import { batchClock, figures, likelyOf, toldClockCups, type ClockCup } from '#core/plan';
 import { beadChecked, benchAir, benchClockOf, howToNarrow, lastBead, meetFor, say, tell } from '#core/pour';
 import { empty, means, method, metric, piece, plan, planner, resin, toldOf, utc } from '../../factories';
 import { amiss, followed } from '../../followed';
@@ -69,6 +69,23 @@ test('a bead that runs as the data sheet says changes nothing; one that runs les
   const thicker = beadChecked(film, { ...bead, run: run / 1.1, celsius: 21, min: 6 }, own, planner);
   near(thicker.viscosity / asSheet.viscosity, 1.331, 1e-6);
   assert.ok(clockAt(21, {}, cups, thicker).windows.white!.from < clockAt(21).windows.white!.from);
+});
+
+test('a resin that was measured here is surer, wherever it is planned', () => {
+  const width = (r: Resin): number => {
+    const own = { ...means, resins: [r] };
+    const { from, until } = likelyOf(planner.plan(panel, own).pours[0]!.batches[0]!, own).whiteFrom!;
+    return until - from;
+  };
+  assert.ok(width({ ...resin, measuredOn: '2026-11-20' }) < 0.9 * width(resin));
+});
+
+test('a told cup of sand is thick at the bench too', () => {
+  const told = toldOf(panel);
+  const of = (name: string): number => toldClockCups(told, 0).find((c) => c.name === name)!.multiplier;
+  const planned = (name: string): number => cups.find((c) => c.name === name)!.multiplier;
+  for (const name of ['Sand', 'White']) near(of(name) / planned(name), 1, 0.05);
+  assert.ok(of('Sand') > 3 && of('Deep') === 1);
 });
 
 test('at the bench the clock runs by the air that was read and the bead that ran; the last bead holds', () => {

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { lineArea } from '#core/level';
+import { lineArea } from '#core/mix';
 import { creepOf, driftOf, tiltFor, wetOf } from '#core/plan';
 import type { Piece } from '#core/document';
 import { coated, coat, piece, plan } from '../../factories';

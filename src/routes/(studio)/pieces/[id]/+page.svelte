@@ -135,6 +135,9 @@
           <a class="button button-main" href="/pour/{standing.open.id}">Go on pouring</a>
         {:else if pour && standing && standings}
           <standings.StartPour {plan} {standing} looked={pourIndex} />
+        {:else if pour}
+          <!-- its room is kept, so that nothing moves when it comes -->
+          <span class="button invisible">Start the pour</span>
         {/if}
       </div>
     </div>

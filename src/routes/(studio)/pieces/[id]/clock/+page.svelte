@@ -49,7 +49,7 @@
       method: { ...means.method, ...(asked.bottlesC !== undefined && { bottlesC: asked.bottlesC }) },
       doubts: {
         ...(means.doubts ?? ordinaryDoubts),
-        ...((bead || chosen?.batch.resin.measuredOn) && { viscosity: measuredDoubts.viscosity }),
+        ...(bead && { viscosity: measuredDoubts.viscosity }),
       },
     },
   );

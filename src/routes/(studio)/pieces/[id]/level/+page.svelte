@@ -3,7 +3,7 @@
   import { READABLE_TILT, startingStands } from '#core/craft';
   import { limits, type Stands } from '#core/document';
   import { creepOf, driftOf, tiltFor, wetOf } from '#core/plan';
-  import { lineArea } from '#core/level';
+  import { lineArea } from '#core/mix';
   import { bare, plain, readWithin, tilt as tilts, type Reading } from '#core/units';
   import { planner } from '$lib/planner';
   import { reads } from '$lib/store/reads.svelte';
