@@ -1,6 +1,6 @@
 import { DAMP, dewPoint, humidityAt, sayMoment } from '#core/air';
 import { ordinaryDoubts } from '#core/craft';
-import { rate, type Likely } from '#core/cure';
+import { FOUR_OF_FIVE, rate, type Likely } from '#core/cure';
 import type { Resin } from '#core/document';
 import { plain, writeDuration, writeSpan } from '#core/units';
 import type { Facts, Finding, Rule, Severity } from './finding';
@@ -8,11 +8,9 @@ import type { Facts, Finding, Rule, Severity } from './finding';
 /** Rules about the air a piece is poured in and cures in. What the middle of a guess says is warned of; what only its edge says is noted. */
 
 const HOUR = 3_600_000;
-/** Standard deviations to the edge of what is said of a guess. */
-const EDGE = 1.28;
 
 /** How far off the air at the bench may be, K. */
-const doubtOf = ({ plan }: Facts): number => EDGE * (plan.means.doubts ?? ordinaryDoubts).temperature;
+const doubtOf = ({ plan }: Facts): number => FOUR_OF_FIVE * (plan.means.doubts ?? ordinaryDoubts).temperature;
 
 /** Resins of the pours that are still to come, each once. */
 const resinsOf = ({ plan, around }: Facts): Resin[] => {

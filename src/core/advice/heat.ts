@@ -2,7 +2,7 @@ import { heatPass } from '#core/craft';
 import { filmCourse } from '#core/cure';
 import { isLine } from '#core/document';
 import { mixedDensity } from '#core/mix';
-import { heatAgeOf, likelyOf, strainsOf, workable, type Batch } from '#core/plan';
+import { heatAgeOf, likelyOf, planPiece, strainsOf, workable, type Batch, type Means, type PourPlan } from '#core/plan';
 import { plain, writeDuration } from '#core/units';
 import type { Finding, Rule } from './finding';
 import { writeLikely } from './air';
@@ -34,25 +34,29 @@ export const filmHeats: Rule = ({ plan, write }) =>
     ];
   });
 
-/** Bottles so warm that a mixing strains which would not out of cool ones. */
+/** Mixings of a pour, and what still strains them or has to be done so that nothing does. */
+const troubles = ({ batches, steps }: PourPlan, means: Means): number =>
+  batches.length + batches.reduce((sum, batch, i) => sum + strainsOf(batch, i, steps, means).length + (batch.care ? 1 : 0), 0);
+
+/** Bottles so warm that a mixing strains, or is divided, which would not be out of bottles as warm as the room. */
 export const bottlesTooWarm: Rule = ({ plan, write }) => {
-  const { bottlesC } = plan.means.method;
   const { means } = plan;
+  const { bottlesC, ...method } = means.method;
   if (bottlesC === undefined || bottlesC <= means.air(0)) return [];
-  return plan.pours.flatMap(({ batches, steps }, pour): Finding[] => {
-    const hot = batches.find((batch, i) => batch.because || batch.care?.cooler || strainsOf(batch, i, steps, means).length);
-    if (hot)
-      return [
-        {
-          code: 'bottles-too-warm',
-          severity: 'warn',
-          where: { pour },
-          says: `Bottles at ${write.temperature(bottlesC)} are too warm for ${write.measure(hot.grams, hot.ml, 0)} of ${hot.resin.name}.`,
-          why: 'Warm resin is thinner and has fewer bubbles, and sets much sooner: so much of it heats itself before it is laid.',
-          fix: 'Let the bottles cool to the room, or mix less at once.',
-        },
-      ];
-    return [];
+  const cool = planPiece(plan.piece, { ...means, method });
+  return plan.pours.flatMap((laid, pour): Finding[] => {
+    const fullest = laid.batches.reduce<Batch | undefined>((most, b) => (!most || b.grams > most.grams ? b : most), undefined);
+    if (!fullest || troubles(laid, means) <= troubles(cool.pours[pour]!, cool.means)) return [];
+    return [
+      {
+        code: 'bottles-too-warm',
+        severity: 'warn',
+        where: { pour },
+        says: `Bottles at ${write.temperature(bottlesC)} are too warm for ${write.measure(fullest.grams, fullest.ml, 0)} of ${fullest.resin.name}.`,
+        why: 'Warm resin is thinner and has fewer bubbles, and sets much sooner: so much of it heats itself before it is laid.',
+        fix: 'Let the bottles cool to the room, or mix less at once.',
+      },
+    ];
   });
 };
 
@@ -77,7 +81,7 @@ export const heatEatsTime: Rule = ({ plan, write }) =>
       const before = workableAfter(batch, own - 1, plan.means);
       const edge = before * (likely.from / likely.middle);
       const warn = at > before && at <= batch.windows.heatUntil;
-      const note = !warn && own > 3 && at > edge && at <= batch.windows.heatUntil;
+      const note = !warn && at > edge && at <= batch.windows.heatUntil;
       if (!warn && !note) return [];
       const { seconds, celsius } = heatPass(plan.means.method);
       return [

@@ -4,7 +4,7 @@ export { Airs } from './airs';
 export { age, filmAgeing, LONGEST_WAIT, minuteOfAge, rate } from './rate';
 export { beadRun, beadViscosity, shortestRun, type Bead } from './bead';
 export { coolingMin, cooledAge, filmCourse, heatAge } from './film';
-export { likely, inputs, type Doubts, type Input, type Likely, type Shift } from './sure';
+export { FOUR_OF_FIVE, likely, inputs, type Doubts, type Input, type Likely, type Shift } from './sure';
 export { ageOfViscosity, flowing, thickenedBy, thickeningRate, viscosity } from './viscosity';
 export {
   cupAge,

@@ -23,7 +23,7 @@ export interface Likely {
 }
 
 /** Standard deviations on either side within which four of five lie. */
-const FOUR_OF_FIVE = 1.28;
+export const FOUR_OF_FIVE = 1.28;
 /** Inputs are moved by this part of their doubt, to see what a figure does; the air to the cold side, where things may never come. */
 const STEP = 0.01;
 const wayOf = (input: Input): number => (input === 'temperature' ? -STEP : STEP);

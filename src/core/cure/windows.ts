@@ -3,6 +3,9 @@ import type { Method, Resin } from '#core/document';
 import { ageOfViscosity, thickeningRate } from './viscosity';
 import { filmAgeing } from './rate';
 
+/** Air that does not keep one temperature is looked at so often, min: a bench may be warmed within a few minutes. */
+const OFTEN = 10;
+
 /** From one clock minute after mixing until another. */
 export interface Span {
   from: number;
@@ -77,8 +80,8 @@ function whiteWindow(
  * @param white left out where the batch has none
  */
 export function windowsOf(resin: Resin, method: Method, air: Air, white?: WhiteCup, { ahead }: FilmStart = { ahead: 0 }): Windows {
-  const lies = filmAgeing(air, resin.refC, method.activationEa);
-  const hardens = filmAgeing(air, resin.refC, method.activationEa, 60, resin.lowestC);
+  const lies = filmAgeing(air, resin.refC, method.activationEa, OFTEN);
+  const hardens = filmAgeing(air, resin.refC, method.activationEa, OFTEN, resin.lowestC);
   const clock = (age: number): number => lies(age - ahead);
   const working = resin.workingMin;
   const k = thickeningRate(resin, method);

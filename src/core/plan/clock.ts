@@ -57,11 +57,17 @@ export function clockCup(cup: Cup, density: number, colourants: Colourant[], { w
   };
 }
 
+/** Minutes at which air that changes is read up to one of them: every five at the most. */
+const readAt = (min: number): number[] => {
+  const n = Math.max(1, Math.ceil(min / 5));
+  return Array.from({ length: n + 1 }, (_, i) => (min * i) / n);
+};
+
 /** Age gathered in some air from A and B on, equivalent min. */
 const ageInAir = (air: Air, min: number, refC: number, ea: number): number =>
   air.steady === undefined
     ? age(
-        [0, min / 2, min].map((at) => ({ min: at, celsius: air(at) })),
+        readAt(min).map((at) => ({ min: at, celsius: air(at) })),
         refC,
         ea,
       )

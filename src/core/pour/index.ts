@@ -10,5 +10,5 @@ export { sameCups, sessionFigures } from './session-figures';
 export { weightsOf } from './weights';
 export { insideOf, type WeighLine } from './weigh-lines';
 export { type Weighing, weighingOf } from './weighing';
-export { howToNarrow } from './narrow';
+export { howToNarrow, writeRange } from './narrow';
 export { meetFor, type LikelyMoment } from './meet';

@@ -18,28 +18,25 @@ export class LiveThermometer {
     return this.#own?.name ?? '';
   }
 
-  /** @param heard what is done with every reading */
-  connect(own: HandThermometer, heard: (shown: AirShown) => void = () => undefined): void {
+  /** @param heard what is done with every reading, and with nothing where it falls silent */
+  connect(own: HandThermometer, heard: (shown: AirShown | undefined) => void): void {
     this.end();
     this.#own = own;
     let last = Date.now();
-    this.#end = own.open(
-      (shown) => {
-        last = Date.now();
-        this.reading = { ...shown, at: last };
-        this.lost = '';
-        heard(shown);
-      },
-      (says) => this.#silent(says),
-    );
+    const silent = (says: string): void => {
+      this.reading = undefined;
+      this.lost = says;
+      heard(undefined);
+    };
+    this.#end = own.open((shown) => {
+      last = Date.now();
+      this.reading = { ...shown, at: last };
+      this.lost = '';
+      heard(shown);
+    }, silent);
     this.#watch = setInterval(() => {
-      if (Date.now() - last > SILENT) this.#silent(`The thermometer has said nothing for ${Math.round((Date.now() - last) / 1000)} s.`);
+      if (Date.now() - last > SILENT) silent(`The thermometer has said nothing for ${Math.round((Date.now() - last) / 1000)} s.`);
     }, 2000);
-  }
-
-  #silent(says: string): void {
-    this.reading = undefined;
-    this.lost = says;
   }
 
   move = async (move: AirMove): Promise<void> => this.#own?.move(move);

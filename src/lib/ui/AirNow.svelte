@@ -10,9 +10,6 @@
   onMount(() => thermometer.resume());
   const room = $derived(shared.room);
   const live = $derived(thermometer.live);
-  $effect(() => {
-    if (!live.reading) shared.measuredC = undefined;
-  });
   const climate = $derived(room && airs.current?.of(room));
   const celsius = $derived(live.reading?.celsius ?? climate?.at(minutes.now));
   const humidity = $derived(live.reading?.humidity ?? climate?.humidity(minutes.now));

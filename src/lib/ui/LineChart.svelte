@@ -31,7 +31,7 @@
   let chart: ChartType<'line'> | undefined;
   let gone = false;
   /** A colour of the app as it is by day or by night, as a canvas takes it. */
-  function tone(name: 'ink' | 'soft' | 'buoy' | 'rule' | 'sheet' | 'line' | 'open'): string {
+  function tone(name: 'ink' | 'soft' | 'buoy' | 'rule' | 'sheet' | 'open'): string {
     void appearance.isDark;
     if (!canvas) return '';
     canvas.style.color = `var(--${name})`;
@@ -54,9 +54,7 @@
   const tones = $derived({
     ink: tone('ink'),
     soft: tone('soft'),
-    line: tone('line'),
     open: tone('open'),
-    sheet: tone('sheet'),
     buoy: tone('buoy'),
   });
 

@@ -15,9 +15,7 @@ export interface Band {
 export interface Tones {
   ink: string;
   soft: string;
-  line: string;
   open: string;
-  sheet: string;
   buoy: string;
 }
 

@@ -127,6 +127,8 @@ test('bottles too warm for the batch, and warm ones that harm nothing', () => {
   assert.equal(warm(large, 45), 'warn bottles-too-warm');
   assert.equal(warm(piece({ shape: { kind: 'round', diameter: 100 } }), 28), '');
   assert.equal(warm(large, 20), '', 'they are cooler than the room');
+  const huge = piece({ shape: { kind: 'rectangle', width: 1100, height: 800 } });
+  assert.equal(warm(huge, 22.2), '', 'what is divided for its size alone is not for its bottles');
 });
 
 test('passes of heat that eat the working time', () => {

@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { Climate, daysWith, steady } from '#core/air';
 import type { Method, Piece, Resin } from '#core/document';
-import { beadRun } from '#core/cure';
+import { beadRun, rate } from '#core/cure';
 import { batchClock, figures, likelyOf, toldClockCups, type ClockCup } from '#core/plan';
 import { beadChecked, benchAir, benchClockOf, howToNarrow, lastBead, meetFor, say, tell } from '#core/pour';
 import { empty, means, method, metric, piece, plan, planner, resin, toldOf, utc } from '../../factories';
@@ -69,6 +69,13 @@ test('a bead that runs as the data sheet says changes nothing; one that runs les
   const thicker = beadChecked(film, { ...bead, run: run / 1.1, celsius: 21, min: 6 }, own, planner);
   near(thicker.viscosity / asSheet.viscosity, 1.331, 1e-6);
   assert.ok(clockAt(21, {}, cups, thicker).windows.white!.from < clockAt(21).windows.white!.from);
+});
+
+test('a bench that is warmed within minutes counts from those minutes on', () => {
+  const warmed = (min: number): number => (min < 10 ? 20 : Math.min(30, 20 + 5 * (min - 10)));
+  const { windows } = batchClock(film, [], { ...means, air: warmed }, planner);
+  const fast = rate(30, 23, 55);
+  near(windows.heatUntil, 12 + (45 - 10 * rate(20, 23, 55) - 2.4) / fast, 2.5);
 });
 
 test('a resin that was measured here is surer, wherever it is planned', () => {

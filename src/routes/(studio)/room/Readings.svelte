@@ -9,6 +9,7 @@
   import { attempt } from '$lib/ui/attempt';
   import { dayAndTime } from '$lib/ui/clock.svelte';
   import Field from '$lib/ui/Field.svelte';
+  import FileButton from '$lib/ui/FileButton.svelte';
   import { said } from '$lib/ui/said.svelte';
   import { savedAs } from '$lib/ui/saved';
   import { thermometer } from '$lib/ui/thermometer.svelte';
@@ -35,10 +36,7 @@
   let busy = $state(false);
   let file = $state.raw<{ name: string; read: AirFile }>();
   let says = $state('');
-  async function choose(event: Event & { currentTarget: HTMLInputElement }) {
-    const chosen = event.currentTarget.files?.[0];
-    event.currentTarget.value = '';
-    if (!chosen) return;
+  async function choose(chosen: File) {
     [busy, says, file] = [true, '', undefined];
     await attempt(async () => {
       const answer = await readAirFile(await chosen.text(), zone.name, shared.settings?.length === 'in').done;
@@ -69,15 +67,7 @@
       <div class="w-36"><Field small label="It is now, read here" bind:text {read} {insist} /></div>
       <button type="submit" class="button">Keep it</button>
     </form>
-    <label class="button cursor-pointer has-focus-visible:outline-2 has-focus-visible:outline-buoy" aria-busy={busy ? 'true' : undefined}
-      >{busy ? 'Reading the file' : 'Bring in a logger’s CSV'}<input
-        type="file"
-        accept=".csv,.txt,text/csv"
-        class="sr-only"
-        onchange={choose}
-        disabled={busy}
-      /></label
-    >
+    <FileButton label="Bring in a logger’s CSV" {busy} accept=".csv,.txt,text/csv" onfile={choose} />
     <button type="button" class="button" onclick={save} disabled={!count}>Readings as CSV</button>
     <button type="button" class="button" onclick={() => attempt(() => removeReadings(room.id))} disabled={!count}>Take them off</button>
   </div>

@@ -8,6 +8,7 @@
   import type { Task } from '$lib/work/task';
   import { checkStored } from '$lib/ui/check';
   import { attempt } from '$lib/ui/attempt';
+  import FileButton from '$lib/ui/FileButton.svelte';
   import { said } from '$lib/ui/said.svelte';
   import { savedAs } from '$lib/ui/saved';
   import Confirm from '$lib/ui/Confirm.svelte';
@@ -52,10 +53,7 @@
     busy = false;
   }
 
-  async function choose(event: Event & { currentTarget: HTMLInputElement }) {
-    const file = event.currentTarget.files?.[0];
-    event.currentTarget.value = '';
-    if (!file) return;
+  async function choose(file: File) {
     busy = true;
     problems = [];
     await attempt(async () => {
@@ -95,9 +93,7 @@
     </p>
     <div class="flex flex-wrap gap-2">
       <button type="button" class="button" onclick={save} disabled={busy}>Export the studio</button>
-      <label class="button cursor-pointer has-focus-visible:outline-2 has-focus-visible:outline-buoy"
-        >Open a file<input type="file" accept=".json,application/json" class="sr-only" onchange={choose} disabled={busy} /></label
-      >
+      <FileButton label="Open a file" reading="Open a file" {busy} accept=".json,application/json" onfile={choose} />
     </div>
     {#if reading}
       <div class="flex items-center gap-3" role="status" aria-busy="true">

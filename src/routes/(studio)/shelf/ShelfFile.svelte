@@ -6,6 +6,7 @@
   import { shared } from '$lib/store/shared.svelte';
   import { readShelfFile } from '$lib/work/shelf';
   import { attempt } from '$lib/ui/attempt';
+  import FileButton from '$lib/ui/FileButton.svelte';
   import { savedAs } from '$lib/ui/saved';
   import type ShelfImport from './ShelfImport.svelte';
   import type { Component, ComponentProps } from 'svelte';
@@ -26,10 +27,7 @@
       savedAs('shelf.csv', 'text/csv', writeShelf(shelf, means));
     });
 
-  async function choose(event: Event & { currentTarget: HTMLInputElement }) {
-    const file = event.currentTarget.files?.[0];
-    event.currentTarget.value = '';
-    if (!file) return;
+  async function choose(file: File) {
     busy = true;
     await attempt(async () => {
       Asking = (await import('./ShelfImport.svelte')).default;
@@ -54,13 +52,5 @@
 </script>
 
 <button type="button" class="button" onclick={save}>Shelf as CSV</button>
-<label class="button cursor-pointer has-focus-visible:outline-2 has-focus-visible:outline-buoy" aria-busy={busy ? 'true' : undefined}
-  >{busy ? 'Reading the file' : 'Bring in CSV'}<input
-    type="file"
-    accept=".csv,text/csv"
-    class="sr-only"
-    onchange={choose}
-    disabled={busy}
-  /></label
->
+<FileButton label="Bring in CSV" {busy} accept=".csv,text/csv" onfile={choose} />
 {#if Asking}<Asking bind:open {fileName} {says} {preview} what={(stock) => itemName(stock.of, means)} onbring={bring} />{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import FileButton from '$lib/ui/FileButton.svelte';
   import { onDestroy, untrack, type Snippet } from 'svelte';
   import type { Point } from '#core/document';
   import { photoWork, type PhotoOpened } from '$lib/work/photo';
@@ -54,11 +55,6 @@
     });
     busy = false;
   }
-  function choose(event: Event & { currentTarget: HTMLInputElement }) {
-    const file = event.currentTarget.files?.[0];
-    event.currentTarget.value = '';
-    if (file) void open(file, file.name);
-  }
   function drop(event: DragEvent) {
     event.preventDefault();
     const file = event.dataTransfer?.files[0];
@@ -91,15 +87,14 @@
 </script>
 
 <div class="flex shrink-0 flex-wrap items-center gap-3 border-b border-rule px-3 py-1.5 text-[13px]">
-  <label class="chip cursor-pointer has-focus-visible:outline-2 has-focus-visible:outline-buoy" aria-busy={busy ? 'true' : undefined}
-    >{busy ? 'Reading the picture' : opened ? 'Another picture' : 'Choose a picture'}<input
-      type="file"
-      accept="image/*"
-      class="sr-only"
-      onchange={choose}
-      disabled={busy}
-    /></label
-  >
+  <FileButton
+    quiet
+    label={opened ? 'Another picture' : 'Choose a picture'}
+    reading="Reading the picture"
+    {busy}
+    accept="image/*"
+    onfile={(file) => open(file, file.name)}
+  />
   {#if opened}
     <label class="flex items-center gap-1.5 text-soft"
       >zoom<select class="input min-h-7! w-auto! px-1! text-ink" bind:value={zoom}

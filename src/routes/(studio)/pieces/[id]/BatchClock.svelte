@@ -1,8 +1,7 @@
 <script lang="ts">
-  import type { Likely } from '#core/cure';
   import { stepKey } from '#core/document';
   import { likelyOf, type Batch, type PiecePlan } from '#core/plan';
-  import { say, tell } from '#core/pour';
+  import { say, tell, writeRange } from '#core/pour';
   import { plain, writeSpan } from '#core/units';
   import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
@@ -17,8 +16,6 @@
   let width = $state(0);
   const w = $derived(batch.windows);
   const sure = $derived(likelyOf(batch, plan.means));
-  const range = (likely: Likely | undefined): string =>
-    likely && Number.isFinite(likely.until) ? ` (${writeSpan(likely.from, likely.until)})` : '';
   const own = $derived(steps.map((s) => ({ ...s, min: s.at - s.mixedAt })));
   const end = $derived(Math.ceil((Math.max(w.heatUntil * 1.12, ...own.map((s) => s.min)) + 2) / 10) * 10);
   const x = $derived((min: number): number => LEFT + (Math.min(Math.max(min, 0), end) / end) * Math.max(0, width - LEFT - RIGHT));
@@ -81,7 +78,7 @@
   {/if}
 </div>
 <p class="px-3 pb-2 text-[13px] text-soft">
-  Pour within <strong class="text-ink">{plain(w.heatUntil, 0)} min</strong>{range(sure.heatUntil)}.
+  Pour within <strong class="text-ink">{plain(w.heatUntil, 0)} min</strong>{writeRange(sure.heatUntil)}.
   {#if white}
     {#if w.white && w.whiteBest && w.white.until > w.white.from}White is ready at <strong class="text-ink"
         >{writeSpan(w.white.from, w.white.until)}</strong

@@ -2,12 +2,11 @@
   import type { Finding } from '#core/advice';
   import { canLayerAgain, withLayerAgain } from '#core/edit';
   import { isOver, smallestWeighable } from '#core/mix';
-  import type { Likely } from '#core/cure';
   import { likelyOf, type Batch, type PiecePlan, type PourPlan } from '#core/plan';
   import { thinnedIn, type Cup } from '#core/coat';
-  import { plain, writeShare, writeSpan } from '#core/units';
+  import { plain, writeShare } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
-  import { contentsOf, writeContents } from '#core/pour';
+  import { contentsOf, writeContents, writeRange } from '#core/pour';
   import Findings from '$lib/ui/Findings.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import type { Drawing } from './drawing.svelte';
@@ -45,8 +44,6 @@
   const partUnit = $derived(shared.write.measuredUnit);
   const stated = ({ resin }: Batch): string =>
     `${resin.name}, ${plain(resin.ratio.a, 2)} : ${plain(resin.ratio.b, 2)} by ${resin.ratio.by}`;
-  const range = (likely: Likely | undefined): string =>
-    likely && Number.isFinite(likely.until) ? ` (${writeSpan(likely.from, likely.until)})` : '';
   const hasFinding = (key: string): string | undefined => findings.find((f) => f.where.cup === key && f.severity !== 'note')?.severity;
   const small = $derived(
     pour?.batches.filter((b) => shared.write.byScale && b.grams < smallestWeighable(b.resin, settings.scaleStep)) ?? [],
@@ -140,13 +137,11 @@
       {@const w = batch.windows}
       {@const sure = likelyOf(batch, plan.means)}
       <p class="border-t border-rule px-3 py-2 text-[13px] text-soft">
-        {batch.resin.name}: pour within {plain(w.heatUntil, 0)} min{range(sure.heatUntil)} of mixing at {shared.write.temperature(
+        {batch.resin.name}: pour within {plain(w.heatUntil, 0)} min{writeRange(sure.heatUntil)} of mixing at {shared.write.temperature(
           plan.means.air(0),
         )}.
-        {#if w.white && w.white.until > w.white.from}White is ready at {plain(w.white.from, 0)} min{range(sure.whiteFrom)}, too stiff after {plain(
-            w.white.until,
-            0,
-          )}{range(sure.whiteUntil)}.{/if}
+        {#if w.white && w.white.until > w.white.from}White is ready at {plain(w.white.from, 0)} min{writeRange(sure.whiteFrom)}, too stiff
+          after {plain(w.white.until, 0)}{writeRange(sure.whiteUntil)}.{/if}
       </p>
     {/each}
     {#if repeatable}<p class="border-t border-rule px-3 py-2 text-[13px]">
