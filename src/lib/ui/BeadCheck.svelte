@@ -29,7 +29,7 @@
   const number =
     (range: { min: number; max: number }, what: string, unit: string) =>
     (text: string): Reading =>
-      readWithin(bare, text.replace(/\s*(°|s|min)\.?$/, ''), range, what, (v) => `${plain(v, 0)}${unit}`);
+      readWithin(bare, text.replace(/(\d)\s*(°|s|min)\.?$/, '$1'), range, what, (v) => `${plain(v, 0)}${unit}`);
   const readMl = (text: string): Reading => reads.current.volume(text, { min: 0.1, max: 50 }, 'A bead');
   const readOver = (text: string): Reading => reads.current.length(text, { min: 10, max: 1000 }, 'A bead');
   const readAngle = number(limits.beadAngle, 'A tile', '°');

@@ -19,7 +19,7 @@
   const readBottles = (text: string): Reading => reads.current.temperature(text, limits.bottles, 'Bottles');
   const readSkin = (text: string): Reading => reads.current.temperature(text, limits.heatC, 'A skin');
   const readSeconds = (text: string): Reading =>
-    readWithin(bare, text.replace(/\s*s(econds?)?$/i, ''), limits.heatSeconds, 'A pass', (v) => `${plain(v, 0)} s`);
+    readWithin(bare, text.replace(/(\d)\s*s(econds?)?\.?$/i, '$1'), limits.heatSeconds, 'A pass', (v) => `${plain(v, 0)} s`);
   const readDrift = (text: string): Reading => reads.current.fine(text, limits.drift, 'A drift');
 </script>
 

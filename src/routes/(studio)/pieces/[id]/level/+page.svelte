@@ -49,7 +49,7 @@
   const readTilt = (text: string): Reading =>
     readWithin(tilts, text.replace(/^level$/i, '0'), limits.tilt, 'A tilt', (v) => `${plain(v, 2)}°`, '°');
   const readFeet = (text: string): Reading => {
-    const reading = readWithin(bare, text, limits.feet, 'A board on feet', (v) => plain(v, 0));
+    const reading = readWithin(bare, text, limits.feet, 'A number of feet', (v) => plain(v, 0));
     return reading.ok && !Number.isInteger(reading.value) ? { ok: false, says: 'Give a whole number of feet.' } : reading;
   };
   const readInset = (text: string): Reading => reads.current.length(text, limits.inset, 'A place');
