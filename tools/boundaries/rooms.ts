@@ -26,7 +26,7 @@ export const rooms: Record<string, Room> = {
   'core/coat': { rooms: core('document craft geometry mix tint') },
   'core/edit': { rooms: core('document craft geometry air coat') },
   'core/prepare': { rooms: core('units document craft mix') },
-  'core/schedule': { rooms: core('document cure') },
+  'core/schedule': { rooms: core('document geometry cure') },
   'core/plan': { rooms: core('units document craft geometry mix air cure tint level coat prepare') },
   'core/pour': { rooms: core('units document craft mix air cure coat plan') },
   'core/record': { rooms: core('document cure coat prepare schedule plan pour') },
