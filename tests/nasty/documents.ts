@@ -141,6 +141,22 @@ function resin(i: number, chance: Chance): Studio['resins'][0] {
 }
 
 /** Some days of readings in the room, each later than the one before. */
+/** What a diary names is there, and its stretches end after they begin. */
+function diary(chance: Chance, { rooms }: Studio): NonNullable<Studio['diary']> {
+  return Array.from({ length: Math.floor(6 * chance()) }, (_, i) => {
+    const entry = made<NonNullable<Studio['diary']>[0]>('DiaryEntry', chance);
+    const spans = [{ from: 0, until: 1 + Math.floor(1439 * chance()) }];
+    return {
+      ...entry,
+      id: `entry-${i}`,
+      ...('spans' in entry && { spans }),
+      ...('from' in entry && { from: '1970-01-01T00:00:00Z', until: '2199-12-31T23:59:59.999Z' }),
+      ...('roomId' in entry && { roomId: one(chance, rooms).id }),
+      ...('operation' in entry && { operation: `piece-${i}/pour-sea` }),
+    } as typeof entry;
+  });
+}
+
 function days(chance: Chance): NonNullable<Studio['air']> {
   return ['2026-11-24', '2026-11-25', '2027-01-03'].map((day) => {
     const { readings } = made<NonNullable<Studio['air']>[0]>('AirDay', chance);
@@ -163,6 +179,7 @@ export function nastyStudio(seed: number): Studio {
   studio.rooms = [{ ...made<Studio['rooms'][0]>('Room', chance), id: 'room' }];
   studio.settings = { ...made<Studio['settings']>('Settings', chance), roomId: 'room' };
   studio.air = days(chance);
+  studio.diary = diary(chance, studio);
   studio.pieces = [piece(studio, chance)];
   return studio;
 }

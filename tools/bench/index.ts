@@ -1,5 +1,10 @@
-/** npm run bench [core | size | app]: the figures of the quality bars, one JSON line each. Medians; nothing here passes or fails. */
-const parts = { core: () => import('./core'), size: () => import('./size'), app: () => import('./app') };
+/** npm run bench [core | size | app | calendar]: the figures of the quality bars, one JSON line each. Medians; nothing here passes or fails. */
+const parts = {
+  core: () => import('./core'),
+  size: () => import('./size'),
+  app: () => import('./app'),
+  calendar: () => import('./calendar'),
+};
 
 const asked = process.argv[2];
 for (const [name, run] of Object.entries(parts)) if (!asked || name === asked) await run();

@@ -19,4 +19,5 @@ export const emptyStudio = (): Studio => ({
   stock: [],
   slopes: [],
   air: [],
+  diary: [],
 });

@@ -159,4 +159,8 @@ export const limits = {
   beadAngle: { min: 2, max: 90 },
   beadRun: { min: 1, max: 1000 },
   beadSeconds: { min: 5, max: 600 },
+  /** Pieces poured in one session. */
+  together: { min: 2, max: 12 },
+  /** How much a promise weighs beside others. */
+  priority: { min: 1, max: 5 },
 } satisfies Record<string, Range>;

@@ -80,13 +80,14 @@ const fromSchema = (root: unknown, e: ErrorObject): Problem => ({
   expected: expectation(e),
 });
 
-/** A studio written before there was a shelf opens with the cups everyone starts with, and nothing on it; one before slopes or readings of the air, with none. */
+/** A studio written before there was a shelf opens with the cups everyone starts with, and nothing on it; one before slopes, readings of the air or a diary, with none. */
 const whole = (studio: Studio): Studio => ({
   ...studio,
   vessels: studio.vessels ?? cupsBeforeShelf,
   stock: studio.stock ?? [],
   slopes: studio.slopes ?? [],
   air: studio.air ?? [],
+  diary: studio.diary ?? [],
 });
 
 /**

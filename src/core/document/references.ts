@@ -1,5 +1,5 @@
 import { resinProblem } from './rules';
-import type { AirDay, Coat, Piece, Pour, Resin, Sea, Slope, Stock, Studio, Vessel } from './schema';
+import type { AirDay, Coat, DiaryEntry, Piece, Pour, Resin, Sea, Slope, Stock, Studio, Vessel } from './schema';
 import { shapeProblem } from './shape';
 import { tintsOf } from './tints';
 import { linesOf } from './lines';
@@ -172,6 +172,21 @@ const airProblems = ({ roomId, readings }: AirDay, at: string, { rooms }: Studio
   ),
 ];
 
+/** A stretch of time that has a length, in a room that is there. */
+function diaryProblems(entry: DiaryEntry, at: string, { rooms }: Studio): Problem[] {
+  const problems: Problem[] = [];
+  if ((entry.kind === 'busy' || entry.kind === 'no resin') && Date.parse(entry.until) <= Date.parse(entry.from))
+    problems.push({ path: `${at}/until`, found: entry.until, expected: `a moment after ${entry.from}` });
+  const spans = 'spans' in entry ? entry.spans : 'span' in entry ? [entry.span] : [];
+  spans.forEach(({ from, until }, i) => {
+    // a time at night runs on into the next day, the artist's hours do not
+    if (until <= from && entry.kind !== 'no resin weekly')
+      problems.push({ path: `${at}/spans/${i}/until`, found: String(until), expected: `a minute of the day after ${from}` });
+  });
+  if ('roomId' in entry && entry.roomId !== undefined) problems.push(...known(entry.roomId, rooms, `${at}/roomId`, 'rooms'));
+  return problems;
+}
+
 function slopeProblems(slope: Slope, at: string, { resins, colourants }: Studio): Problem[] {
   const shares = (['deep', 'toward'] as const).flatMap((key) =>
     slope[key].flatMap(({ colourantId }, i) => known(colourantId, colourants, `${at}/${key}/${i}/colourantId`, 'colourants')),
@@ -211,6 +226,8 @@ export function referenceProblems(studio: Studio): Problem[] {
     ...(studio.stock ?? []).flatMap((stock, i) => stockProblems(stock, `/stock/${i}`, studio)),
     ...repeated(studio.slopes ?? [], '/slopes'),
     ...(studio.slopes ?? []).flatMap((slope, i) => slopeProblems(slope, `/slopes/${i}`, studio)),
+    ...repeated(studio.diary ?? [], '/diary'),
+    ...(studio.diary ?? []).flatMap((entry, i) => diaryProblems(entry, `/diary/${i}`, studio)),
     ...repeated(studio.air ?? [], '/air'),
     ...(studio.air ?? []).flatMap((day, i) => airProblems(day, `/air/${i}`, studio)),
   ];

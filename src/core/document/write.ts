@@ -29,6 +29,7 @@ export function writeStudio(studio: Studio): string {
     ...(studio.stock && { stock: byId(studio.stock) }),
     ...(studio.slopes && { slopes: byId(studio.slopes) }),
     ...(studio.air && { air: byId(studio.air) }),
+    ...(studio.diary && { diary: byId(studio.diary) }),
   };
   return JSON.stringify(ordered(sorted), null, 2) + '\n';
 }

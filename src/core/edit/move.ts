@@ -1,5 +1,5 @@
 import { daysWith, readingsOf } from '#core/air';
-import type { AirDay, Pour, Stock, Studio } from '#core/document';
+import type { AirDay, DiaryEntry, Pour, Stock, Studio } from '#core/document';
 
 const [HOUR, DAY] = [3_600_000, 86_400_000];
 
@@ -31,6 +31,24 @@ const movedAir = (air: AirDay[], by: number): AirDay[] =>
     ),
   );
 
+/** What was done moves with what happened, all that is to come by whole days; the artist's week stays. */
+function movedEntry(entry: DiaryEntry, past: number, planned: number): DiaryEntry {
+  switch (entry.kind) {
+    case 'did':
+      return { ...entry, at: moved(entry.at, past) };
+    case 'pin':
+    case 'announced':
+      return { ...entry, at: moved(entry.at, planned) };
+    case 'busy':
+    case 'no resin':
+      return { ...entry, from: moved(entry.from, planned), until: moved(entry.until, planned) };
+    case 'day':
+      return { ...entry, on: moved(entry.on, planned) };
+    default:
+      return entry;
+  }
+}
+
 /**
  * A studio recorded at one moment as it would stand at another. What happened moves by whole hours, so that a film
  * that was tacky still is; what is planned moves by whole days, so that it keeps its hour.
@@ -49,5 +67,6 @@ export function movedTo(studio: Studio, recorded: number, now: number): Studio {
     pours: studio.pours.map((pour) => movedPour(pour, past)),
     ...(studio.stock && { stock: studio.stock.map((stock) => movedStock(stock, planned)) }),
     ...(studio.air && { air: movedAir(studio.air, past) }),
+    ...(studio.diary && { diary: studio.diary.map((entry) => movedEntry(entry, past, planned)) }),
   };
 }

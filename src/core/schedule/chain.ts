@@ -24,6 +24,8 @@ interface After {
 export interface Put {
   steps: Step[];
   cost: number;
+  /** What the search asked for its slots beside that. */
+  asked?: number;
 }
 
 /** Sum of what is asked for the slots before each, so that a search is led away from what others had. */
@@ -255,7 +257,8 @@ export class Chain {
     });
     if (option < 0 || cost === Infinity) return undefined;
     const steps = this.follow(0, option, start);
-    return { steps, cost: cost - this.#asked(steps) };
+    const asked = this.#asked(steps);
+    return { steps, cost: cost - asked, asked };
   }
 
   /** What of a way's cost was asked beside it. */
@@ -283,6 +286,6 @@ export function putBest(number: number, occupied: Occupied, from = 0, dear?: Dea
   for (let ahead = Math.min(slots, first); ; ahead = Math.min(slots, 2 * ahead)) {
     const best = new Chain(number, occupied, ahead, dear).best();
     const leastLater = jobs[number]!.pieces.reduce((sum, { due, weight }) => sum + endCost(ahead * slot, due, weight), 0);
-    if (ahead === slots || (best && best.cost <= leastLater)) return best;
+    if (ahead === slots || (best && best.cost + (best.asked ?? 0) <= leastLater)) return best;
   }
 }

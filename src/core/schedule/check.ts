@@ -78,15 +78,15 @@ export function check(problem: Problem, plan: Plan): Checked {
       take(id, step.start, laid - from, held);
       if (held && operation.pin !== step.start + (step.late ? slotsOf(late, problem) : 0)) wrong.push(`${id} is not where it is pinned`);
       if (from < free) wrong.push(`${id} begins before what is before it is done`);
-      let window: { from: number; until: number } = { from: operation.notBefore ?? 0, until: operation.until ?? Infinity };
-      if (link.kind === 'dry') window.from = Math.max(window.from, free + (i > 0 ? link.minutes : 0));
+      let span: { from: number; until: number } = { from: operation.notBefore ?? 0, until: operation.until ?? Infinity };
+      if (link.kind === 'dry') span.from = Math.max(span.from, free + (i > 0 ? link.minutes : 0));
       else if (last) {
         const ages = problem.ages[last.operation.film!.of]![problem.places[last.step.place]!.room]!;
         const opens = momentOfAge(ages, link.from, last.laid, slot);
-        window = { from: Math.max(window.from, opens), until: Math.min(window.until, momentOfAge(ages, link.until, last.laid, slot)) };
+        span = { from: Math.max(span.from, opens), until: Math.min(span.until, momentOfAge(ages, link.until, last.laid, slot)) };
       }
-      if (from < window.from - NEAR) wrong.push(`${id} begins at ${from}, before ${window.from}`);
-      if (operation.late !== undefined && !step.late && begins > window.until + NEAR)
+      if (from < span.from - NEAR) wrong.push(`${id} begins at ${from}, before ${span.from}`);
+      if (operation.late !== undefined && !step.late && begins > span.until + NEAR)
         wrong.push(`${id} begins after its window, without a scuff`);
       if (step.late) cost += weights.scuff * late;
       free = laid;

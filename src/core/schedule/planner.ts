@@ -7,9 +7,9 @@ import { slotsOf, type Plan, type Problem, type Step } from './problem';
 /** Dearer than anything that can be planned: so that a plan with one job less is never the better one. */
 const UNPLANNED = 1e13;
 /** Pieces that are taken out at once, at the most. */
-const AT_ONCE = 3;
-/** How much worse than the best a plan may be that is searched on from, at first. */
-const LET_PASS = 0.03;
+const AT_ONCE = 5;
+/** How much worse a piece of the plan may get, as a share of its cost, and still be searched on from, at first. */
+const LET_PASS = 0.3;
 
 /** Is told how far the search has come, 0 to 1; stops it, with the best so far, by saying no. */
 export type Tell = (share: number) => boolean | void;
@@ -247,7 +247,7 @@ export function planJobs(asked: Problem, tell: Tell = () => true, kept?: { plan:
   let current = best;
   for (let i = 0; i < attempts && going; i++) {
     // a little worse is let pass at first, and less and less of it
-    const most = best.cost * (1 + LET_PASS * (1 - i / attempts));
+    const most = best.cost * (1 + (LET_PASS / n) * (1 - i / attempts));
     current = search.tryOrder(attempt(problem, current, i, random), current, most);
     if (better(current, best)) best = current;
     if (i % 8 === 0) told(0.1 + (0.9 * i) / attempts);
@@ -271,4 +271,23 @@ function attempt(problem: Problem, best: Found, i: number, random: () => number)
   const some = near.length > 1 ? near : problem.jobs.map((_, k) => k);
   const order = shuffle(some, random).slice(0, 1 + Math.ceil(random() * AT_ONCE));
   return { order, price: random() < 0.5 ? 0 : Math.round(10 ** (1 + 5 * random())) };
+}
+
+/**
+ * The least a job could cost by itself, where each slot of hands has a price besides. Prices that make all jobs together want no
+ * slot twice tell what no plan can cost less than (Lagrangian relaxation of the hands).
+ * @param prices by slot, 0 or more
+ * @returns its cost without the prices, and where its hands would be
+ */
+export function aloneAtPrices(problem: Problem, number: number, prices: Float64Array): { cost: number; steps: Step[] } | undefined {
+  const dear = new Float64Array(prices.length + 1);
+  for (let t = 0; t < prices.length; t++) dear[t + 1] = dear[t]! + prices[t]!;
+  return putBest(number, new Occupied(problem, momentsOf(problem)), 0, dear);
+}
+
+const known = new WeakMap<Problem, Moments>();
+function momentsOf(problem: Problem): Moments {
+  let moments = known.get(problem);
+  if (!moments) known.set(problem, (moments = new Moments(problem)));
+  return moments;
 }

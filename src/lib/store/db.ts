@@ -1,9 +1,9 @@
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
-import type { AirDay, Colourant, Piece, Resin, Room, Slope, Stock, Vessel } from '#core/document';
+import type { AirDay, Colourant, DiaryEntry, Piece, Resin, Room, Slope, Stock, Vessel } from '#core/document';
 import type { PourSummary } from '#core/record';
 import type { Aside, Before, Edit, Kept, Snapshot, StoredEvent, StoredPour } from './rows';
 
-const VERSION = 7;
+const VERSION = 8;
 
 /** What is stored by an older version is brought up by code that is fetched only then; the transaction waits for it. */
 async function upgrade(tx: Transaction, to: keyof typeof import('./upgrades')): Promise<void> {
@@ -20,6 +20,7 @@ class NeriteDb extends Dexie {
   stock!: EntityTable<Stock, 'id'>;
   slopes!: EntityTable<Slope, 'id'>;
   air!: EntityTable<AirDay, 'id'>;
+  diary!: EntityTable<DiaryEntry, 'id'>;
   pours!: EntityTable<StoredPour, 'id'>;
   events!: Table<StoredEvent, [string, number]>;
   /** What of each pour is listed; follows from it and its events, and is written with them. */
@@ -58,7 +59,9 @@ class NeriteDb extends Dexie {
       .stores({ summaries: 'id', snapshots: '++id, hash', before: '[list+id]' })
       .upgrade((tx) => upgrade(tx, 'upgradeTo6'));
     // readings of the air, a row a room and day
-    this.version(VERSION).stores({ air: 'id' });
+    this.version(7).stores({ air: 'id' });
+    // what the calendar goes by
+    this.version(VERSION).stores({ diary: 'id' });
     // the library opens what a later version stored; its rows would look wrong to this one, and must not be touched by it
     this.on(
       'ready',

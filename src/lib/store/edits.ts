@@ -13,9 +13,23 @@ const MERGE = 1500;
 export const SHELF = 'the shelf';
 export const SLOPES = 'the slopes';
 export const SETTINGS = 'the settings';
-export type Scope = typeof SHELF | typeof SLOPES | typeof SETTINGS;
+export const CALENDAR = 'the calendar';
+export type Scope = typeof SHELF | typeof SLOPES | typeof SETTINGS | typeof CALENDAR;
 
-const tables = [db.pieces, db.resins, db.colourants, db.rooms, db.vessels, db.stock, db.slopes, db.air, db.kept, db.edits, db.before];
+const tables = [
+  db.pieces,
+  db.resins,
+  db.colourants,
+  db.rooms,
+  db.vessels,
+  db.stock,
+  db.slopes,
+  db.air,
+  db.diary,
+  db.kept,
+  db.edits,
+  db.before,
+];
 const inOne = <T>(body: () => Promise<T>): Promise<T> => db.transaction('rw', [...tables, ...pourTables], body);
 
 const of = (scope: string) => db.edits.where('scope').equals(scope);

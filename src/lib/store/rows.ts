@@ -1,6 +1,7 @@
 import type {
   AirDay,
   Colourant,
+  DiaryEntry,
   Method,
   Piece,
   Planned,
@@ -33,6 +34,7 @@ export interface Edited {
   stock: Stock;
   slopes: Slope;
   air: AirDay;
+  diary: DiaryEntry;
   kept: Settings | Method;
 }
 

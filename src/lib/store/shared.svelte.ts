@@ -55,6 +55,8 @@ class Shared {
   readonly room = $derived(this.rooms?.find((room) => room.id === this.settings?.roomId) ?? this.rooms?.[0]);
   /** What thermometers showed, day by day. */
   readonly air = $derived(this.#read?.air);
+  /** What the calendar goes by beside the pieces. */
+  readonly diary = $derived(this.#read?.diary);
   /** The bench as a thermometer reads it now, °C; undefined while none is read, or it is silent. */
   measuredC = $state<number>();
   readonly #roomC = $derived(this.measuredC ?? this.room?.dayC);

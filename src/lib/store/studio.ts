@@ -1,5 +1,5 @@
 import { vesselsOf } from '#core/craft';
-import type { AirDay, Piece, Pour, PourEvent, Slope, Stock, Studio, Vessel } from '#core/document';
+import type { AirDay, DiaryEntry, Piece, Pour, PourEvent, Slope, Stock, Studio, Vessel } from '#core/document';
 import { summaryOf } from '#core/record';
 import { beforeRows } from './before-rows';
 import { db, keep, kept } from './db';
@@ -68,7 +68,7 @@ export async function summarize(id: string): Promise<void> {
   if (pour) await db.summaries.put(summaryOf(pour));
 }
 
-const benchTables = [db.pieces, db.resins, db.colourants, db.rooms, db.vessels, db.stock, db.slopes, db.air];
+const benchTables = [db.pieces, db.resins, db.colourants, db.rooms, db.vessels, db.stock, db.slopes, db.air, db.diary];
 const everything = [...benchTables, ...pourTables, db.kept, db.edits, db.before];
 
 /** Whether this browser has been started in before: by anything that is stored, since a row may be gone. */
@@ -83,13 +83,14 @@ export type WithoutPours = Omit<Studio, 'pours' | 'format' | 'version'> & {
   stock: Stock[];
   slopes: Slope[];
   air: AirDay[];
+  diary: DiaryEntry[];
 };
 
 async function readWithoutPours(): Promise<WithoutPours | undefined> {
   const settings = await kept('settings');
   const method = await kept('method');
   if (!settings || !method) return undefined;
-  const [pieces, resins, colourants, rooms, vessels, stock, slopes, air] = await Promise.all([
+  const [pieces, resins, colourants, rooms, vessels, stock, slopes, air, diary] = await Promise.all([
     db.pieces.toArray(),
     db.resins.toArray(),
     db.colourants.toArray(),
@@ -98,8 +99,9 @@ async function readWithoutPours(): Promise<WithoutPours | undefined> {
     db.stock.toArray(),
     db.slopes.toArray(),
     db.air.toArray(),
+    db.diary.toArray(),
   ]);
-  return { settings, method, rooms, resins, colourants, pieces, vessels, stock, slopes, air };
+  return { settings, method, rooms, resins, colourants, pieces, vessels, stock, slopes, air, diary };
 }
 
 /** The whole studio as one document, as it stood at one moment; undefined before the first start. */
@@ -131,6 +133,7 @@ export function replaceStudio(studio: Studio): Promise<void> {
       db.stock.bulkAdd(studio.stock ?? []),
       db.slopes.bulkAdd(studio.slopes ?? []),
       db.air.bulkAdd(studio.air ?? []),
+      db.diary.bulkAdd(studio.diary ?? []),
     ]);
     const planned = await storedPlanned(
       db.snapshots,

@@ -1,4 +1,5 @@
 import Type, { type Static } from 'typebox';
+import { DiaryEntry } from './diary';
 import { AirDay, Colourant, Method, Resin, Room, Settings } from './materials';
 import { Piece } from './piece';
 import { Pour } from './pour';
@@ -8,6 +9,7 @@ import { VERSION } from '../version';
 
 export * from './board';
 export * from './coats';
+export * from './diary';
 export * from './materials';
 export * from './piece';
 export * from './pour';
@@ -36,6 +38,7 @@ export const Studio = Type.Object(
     stock: Type.Optional(Type.Array(Stock)),
     slopes: Type.Optional(Type.Array(Slope)),
     air: Type.Optional(Type.Array(AirDay)),
+    diary: Type.Optional(Type.Array(DiaryEntry, { maxItems: 20000 })),
   },
   { $id: 'nerite-studio-2', title: 'Nerite studio document, version 2', additionalProperties: false },
 );

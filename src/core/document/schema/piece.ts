@@ -39,5 +39,7 @@ export const Piece = object({
   stands: Type.Optional(Stands),
   pourAt: Type.Optional(moment()),
   dueOn: Type.Optional(date()),
+  /** How much its promise weighs beside others, 3 where it is left out. */
+  priority: Type.Optional(Type.Integer({ minimum: limits.priority.min, maximum: limits.priority.max })),
 });
 export type Piece = Static<typeof Piece>;
