@@ -3,7 +3,7 @@ import { parseArgs } from 'node:util';
 import { Zone } from '#core/air';
 import { openStudio, writeProblem } from '#core/document';
 import { drawingProblem, Planner } from '#core/plan';
-import { pieceReport, shelfReport, slopesReport } from '#core/report';
+import { calendarReport, pieceReport, plannedOf, shelfReport, slopesReport } from '#core/report';
 
 /** Why there is nothing to print, in a sentence for who typed the command. */
 export class Refusal extends Error {}
@@ -60,10 +60,12 @@ export function planned(args: string[], read: (path: string) => string): string 
   const tangled = studio.pieces.flatMap((piece, i) => drawingProblem(piece, `/pieces/${i}`) ?? []);
   if (tangled.length) refuse([`${path} holds a drawing that cannot be cut.`, ...tangled.map(writeProblem)].join('\n'));
   const zone = zoneNamed(values.zone ?? Intl.DateTimeFormat().resolvedOptions().timeZone);
-  const asked = { now, zone, planner: new Planner() };
+  const planner = new Planner();
+  const asked = { now, zone, planner, planned: plannedOf(studio, { now, zone, planner }) };
   return JSON.stringify(
     {
       pieces: pieces.map((piece) => pieceReport(piece, studio, asked)),
+      calendar: calendarReport(asked),
       shelf: shelfReport(studio, asked),
       slopes: slopesReport(studio),
     },

@@ -1,5 +1,5 @@
 /** How near the calendar's plans are to the best there are, and how long they take. */
-import { aloneAtPrices, check, planJobs, type Problem } from '#core/schedule';
+import { aloneAtPrices, check, effortFor, planJobs, type Problem } from '#core/schedule';
 import { madeProblem, type Made } from '../../tests/made/calendar';
 import { median, ms, print } from './figures';
 import { optimum } from './optimum';
@@ -22,7 +22,7 @@ const small = (seed: number): Made & { atOnce: number } => {
     atOnce: short ? 2 : Infinity,
     promised: 0.5,
     evenings: 0.5,
-    effort: 600,
+    effort: effortFor(short ? 3 : 3 + (seed % 3)),
   };
 };
 
@@ -107,7 +107,7 @@ function bound(problem: Problem, known: number): number {
     room: Infinity,
     promised: 0,
     evenings: 0.1,
-    effort: 40,
+    effort: effortFor(40),
   });
   const times: number[] = [];
   let plan = planJobs(problem);

@@ -5,4 +5,4 @@ export { hoursBefore, workBefore } from './before';
 export { sayBrushed, workBetween } from './between';
 export { hourMarks, type HourMark } from './dial';
 export { edgeAmounts, sayWork, type WorkWords } from './words';
-export { hoursOf, type Work, type WorkKey } from './work';
+export { hoursOf, timeOf, type Work, type WorkKey } from './work';

@@ -1,8 +1,7 @@
 import type { Airs } from '#core/cure';
 import { groupCoats } from '#core/coat';
 import type { Coat, Piece, Room } from '#core/document';
-import type { Means, Planner } from '#core/plan';
-import { hoursBefore } from '#core/prepare';
+import type { Means } from '#core/plan';
 import { curingOf, stretchesOf, type Curing, type Lying, type Stretch } from '#core/schedule';
 import { coatsOf, type PourSummary } from './summary';
 
@@ -19,38 +18,21 @@ export interface Standing {
   curing?: Curing;
   /** The first coats that have not been poured; undefined when all are. */
   next?: { coatIds: string[]; pour: number };
+  /** What lies on it, oldest first, and as stretches of its days. */
+  lying: Lying[];
   stretches: Stretch[];
 }
 
-/** What standings are read with: a planner for what is planned, and the room that would cure in. */
+/** What standings are read with: the resins there are, and the room that what lay before cures in. */
 export interface Surroundings {
-  planner: Planner;
   airs: Airs;
-  means: Means;
+  means: Pick<Means, 'resins' | 'method'>;
   room: Room;
 }
 
 /** A pour as it lies. */
 const lyingOf = ({ started, mixed, done, cures }: PourSummary, curing: Curing, last: boolean, now: number): Lying[] =>
   cures ? [{ started, mixed, done: done ?? Math.max(now, started), curing, last, planned: false }] : [];
-
-/** The next pour of a piece as it would lie, where it has a day. */
-function plannedLying(piece: Piece, pour: number, { planner, airs, means, room }: Surroundings, last: boolean): Lying | undefined {
-  if (!piece.pourAt) return undefined;
-  const plan = planner.planIfAble(piece, means)?.pours[pour];
-  const resin = plan?.batches[0]?.resin;
-  if (!plan || !resin) return undefined;
-  const started = Date.parse(piece.pourAt);
-  const done = started + 60_000 * (plan.steps.at(-1)?.at ?? 0);
-  return {
-    started,
-    mixed: started,
-    done,
-    curing: curingOf({ mixed: started, resin, room, method: means.method }, airs),
-    last,
-    planned: true,
-  };
-}
 
 /** Pours that lay on a piece before it was taken up here and whose day is known, as they lie: at noon, by their slowest resin. */
 const lyingBefore = (groups: Coat[][], { airs, means, room }: Surroundings, last: boolean): Lying[] =>
@@ -65,14 +47,6 @@ const lyingBefore = (groups: Coat[][], { airs, means, room }: Surroundings, last
     const curing = curingOf({ mixed, resin, room, method: means.method }, airs);
     return [{ started: mixed, mixed, done: mixed, curing, last: last && i === groups.length - 1, planned: false }];
   });
-
-/** A board that has not been poured is got ready first, so that its last primer is dry when the pour begins. */
-const preparation = (piece: Piece, { started }: Lying, { means }: Surroundings): Stretch => ({
-  doing: 'prepare',
-  from: started - 3_600_000 * hoursBefore(piece, means.method),
-  until: started,
-  planned: true,
-});
 
 /**
  * Where a piece stands by its pours.
@@ -99,7 +73,6 @@ export function standingOf(
     const cures = curing(p);
     return cures ? lyingOf(p, cures, !next && i === own.length - 1, now) : [];
   });
-  const ahead = next && plannedLying(piece, next.pour, around, next.pour === groups.length - 1);
   const open = own.find((p) => p.done === undefined);
   const finished = own.findLast((p) => p.done !== undefined);
   const lay = lyingBefore(
@@ -115,10 +88,8 @@ export function standingOf(
     ...(open && { open }),
     ...(cures && { curing: cures }),
     ...(next && { next }),
-    stretches: [
-      ...(ahead && !own.length ? [preparation(piece, ahead, around)] : []),
-      ...stretchesOf([...lay, ...lying, ...(ahead ? [ahead] : [])]),
-    ],
+    lying: [...lay, ...lying],
+    stretches: stretchesOf([...lay, ...lying]),
   };
 }
 

@@ -1,5 +1,6 @@
 import { steady, type Zone } from '#core/air';
 import type { Room, Studio } from '#core/document';
+import type { Planned } from '#core/calendar';
 import type { Means, Planner } from '#core/plan';
 
 /** The room the studio works in. */
@@ -20,4 +21,6 @@ export interface Asked {
   now: number;
   zone: Zone;
   planner: Planner;
+  /** The plan over the days, which is made once for all that is reported. */
+  planned: Planned;
 }

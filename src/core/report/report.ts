@@ -9,6 +9,7 @@ import { writesIn, type Writes } from '#core/units';
 import { hoursOf, sayBrushed, sayWork, workAfter, workBefore, workBetween, type Work } from '#core/prepare';
 import { standingOf, summaryOf } from '#core/record';
 import { meansOf, roomOf, type Asked } from './means';
+import { writeMoment } from './calendar';
 import { r } from './rounded';
 import { quoteReport } from './shelf';
 
@@ -135,9 +136,6 @@ function areasReport({ cut, piece }: PiecePlan) {
   };
 }
 
-/** A moment in UTC; a film in a cold room may come to none that a calendar has. */
-const writeMoment = (ms: number): string => (Math.abs(ms) <= 8.64e15 ? new Date(ms).toISOString() : 'not within 60 days');
-
 const workReport = (piece: Piece, write: Writes) => (work: Work) => {
   const { does, why, caution } = sayWork(work, piece, write);
   return { does, why, hours: r(hoursOf(work)), ...(caution && { caution }) };
@@ -161,13 +159,13 @@ const adviceReport = ({ where, ...finding }: Finding) => ({ ...finding, ...(wher
 
 /** The plan of one piece in the studio's room by day, and where it stands. */
 export function pieceReport(piece: Piece, studio: Studio, asked: Asked) {
-  const { planner, zone, now } = asked;
+  const { planner, zone, now, planned } = asked;
   const means = meansOf(studio);
   const write = writesIn(studio.settings);
   const plan = planner.plan(piece, means);
   const airs = new Airs(zone, studio.air);
   const room = roomOf(studio);
-  const standing = standingOf(piece, studio.pours.map(summaryOf), { planner, airs, means, room }, now);
+  const standing = standingOf(piece, studio.pours.map(summaryOf), { airs, means, room }, now);
   return {
     piece: piece.name,
     areaCm2: r(plan.area / 100),
@@ -179,7 +177,7 @@ export function pieceReport(piece: Piece, studio: Studio, asked: Asked) {
     after: workAfter(piece, studio.method).map(workReport(piece, write)),
     finished: finishedReport(plan),
     pours: plan.pours.map((_, i) => pourReport(plan, i, write, planner)),
-    calendar: standing.stretches.map((s) => ({
+    calendar: (planned.calendar.lanes.find((l) => l.pieceId === piece.id)?.stretches ?? standing.stretches).map((s) => ({
       doing: s.doing,
       from: writeMoment(s.from),
       until: writeMoment(s.until),

@@ -13,6 +13,35 @@ interface Option {
   at: Int32Array;
 }
 
+/** An option as what comes before it sees it: of one place, or of whichever is best by slot. */
+interface Follows {
+  cost: Float64Array;
+  late: boolean;
+  place: number;
+  number: number;
+  /** By slot, which option it is. */
+  of?: Int8Array;
+}
+
+/** Options one by one, and by slot the best of those that are late and of those that are not. */
+function followsOf(options: Option[]): { own: Follows[]; any: Follows[] } {
+  const own = options.map(({ cost, late, place }, number): Follows => ({ cost, late, place, number }));
+  const any = [false, true].flatMap((late): Follows[] => {
+    const all = own.filter((o) => o.late === late);
+    if (all.length < 2) return all;
+    const cost = all[0]!.cost.slice();
+    const of = new Int8Array(cost.length).fill(all[0]!.number);
+    for (const { cost: other, number } of all.slice(1))
+      for (let t = 0; t < cost.length; t++)
+        if (other[t]! < cost[t]!) {
+          cost[t] = other[t]!;
+          of[t] = number;
+        }
+    return [{ cost, of, late, place: -1, number: -1 }];
+  });
+  return { own, any };
+}
+
 /** What an operation leaves behind, by the slot it begins in. */
 interface After {
   /** Minute from which the next may begin. */
@@ -31,8 +60,8 @@ export interface Put {
 /** Sum of what is asked for the slots before each, so that a search is led away from what others had. */
 export type Dear = Float64Array;
 
-/** The first slot that may be, of two weeks and then of twice as much. */
-const DAYS = 14;
+/** Days that are looked at first, how long after them what is done along with a wait may still come, and how long a film may be soft. */
+const [DAYS, ALONG, SOFT] = [4, 5, 40] as const;
 
 const wholeSlots = (minute: number, slot: number): number => Math.ceil(minute / slot - 1e-9);
 
@@ -47,6 +76,9 @@ export class Chain {
   /** By operation. */
   readonly options: Option[][] = [];
   readonly #after: After[][] = [];
+  readonly #follows: { own: Follows[]; any: Follows[] }[] = [];
+  /** Slots that are looked at: what is done along with a wait comes soon after it. */
+  readonly #reach: number;
   readonly #until: Int32Array;
   #anyHour?: Int32Array;
   readonly #free = new Map<number, Int32Array>();
@@ -64,7 +96,8 @@ export class Chain {
   ) {
     this.#problem = occupied.problem;
     this.#job = this.#problem.jobs[number]!;
-    this.#until = occupied.until(true);
+    this.#reach = Math.min(this.#problem.slots, slots + (ALONG * 1440) / this.#problem.slot);
+    this.#until = occupied.until(true, this.#reach);
     for (let k = this.#job.operations.length - 1; k >= 0; k--) this.#solve(k);
   }
 
@@ -72,9 +105,9 @@ export class Chain {
   #freeFor(length: number): Int32Array {
     let free = this.#free.get(length);
     if (!free) {
-      const { slots } = this.#problem;
-      free = new Int32Array(slots + 1).fill(slots);
-      for (let t = slots - 1; t >= 0; t--) free[t] = this.#until[t]! - t >= length ? t : free[t + 1]!;
+      const reach = this.#reach;
+      free = new Int32Array(reach + 1).fill(this.#problem.slots);
+      for (let t = reach - 1; t >= 0; t--) free[t] = this.#until[t]! - t >= length ? t : free[t + 1]!;
       this.#free.set(length, free);
     }
     return free;
@@ -82,12 +115,28 @@ export class Chain {
 
   #blockedOn(place: number): Int32Array {
     let blocked = this.#blocked.get(place);
-    if (!blocked) this.#blocked.set(place, (blocked = this.occupied.blocked(place, this.#job.boards)));
+    if (!blocked)
+      this.#blocked.set(
+        place,
+        (blocked = this.occupied.blocked(place, this.#job.boards, this.number, this.slots + (SOFT * 1440) / this.#problem.slot)),
+      );
     return blocked;
   }
 
-  #moments(place: number, { film }: Operation, age: number, minutes: number): Float64Array {
-    return this.occupied.moments.of(film!.of, this.#problem.places[place]!.room, age, minutes);
+  /** Places that are not all alike to it: of those in one room that nothing else takes, the first. */
+  #unlike(): number[] {
+    const { places, slots } = this.#problem;
+    const free = new Set<number>();
+    return places.flatMap(({ room }, p) => {
+      if (p === this.#job.begins.place || this.#blockedOn(p)[0]! < slots) return [p];
+      if (free.has(room)) return [];
+      free.add(room);
+      return [p];
+    });
+  }
+
+  #moments(place: number, { film }: Operation, age: number, minutes: number, of = film!.of): Float64Array {
+    return this.occupied.moments.of(of, this.#problem.places[place]!.room, age, minutes);
   }
 
   /** Slots in which there are hands for an operation, in order. A pinned one asks for no hours, and for its own slot. */
@@ -95,7 +144,7 @@ export class Chain {
     const length = slotsOf(minutes + (isLate ? late : 0), this.#problem);
     if (pin !== undefined) {
       const begins = pin - (isLate ? slotsOf(late, this.#problem) : 0);
-      const any = (this.#anyHour ??= this.occupied.until(false));
+      const any = (this.#anyHour ??= this.occupied.until(false, this.#reach));
       return begins >= from && begins < this.slots && any[begins]! - begins >= length ? [begins] : [];
     }
     const free = this.#freeFor(length);
@@ -134,10 +183,10 @@ export class Chain {
       const isLate = new Uint8Array(this.slots);
       for (const s of starts) {
         const soonest = wholeSlots(Math.max(from[s]!, free[s]!), slot);
-        let t = soonest < slots ? plain[soonest]! : slots;
+        let t = soonest < this.#reach ? plain[soonest]! : slots;
         if (t * slot > until[s]!) {
           isLate[s] = 1;
-          t = soonest < slots ? late[soonest]! : slots;
+          t = soonest < this.#reach ? late[soonest]! : slots;
         }
         start[s] = t;
         free[s] = t >= slots ? Infinity : Math.max(free[s]!, t * slot + a.minutes + (isLate[s] ? a.late : 0));
@@ -148,11 +197,11 @@ export class Chain {
   }
 
   #solve(k: number): void {
-    const { slot, places } = this.#problem;
+    const { slot } = this.#problem;
     const { operations, begins, pieces } = this.#job;
     const operation = operations[k]!;
     const { film, late, announced, notBefore = 0, until = Infinity } = operation;
-    const where = film ? places.map((_, p) => p) : [-1];
+    const where = film ? this.#unlike() : [-1];
     const modes = late === undefined ? [false] : [false, true];
     const last = k === operations.length - 1;
     const options: Option[] = [];
@@ -189,6 +238,17 @@ export class Chain {
     this.#after[k] = afters;
   }
 
+  /**
+   * What may follow on a place: the options there, and those of any place, which wait until the film can be carried.
+   * Without a place all are as one.
+   */
+  #following(k: number, place: number | undefined): { follows: Follows; stays: boolean }[] {
+    const { own, any } = (this.#follows[k] ??= followsOf(this.options[k]!));
+    if (place === undefined) return any.map((follows) => ({ follows, stays: false }));
+    const here = own.filter((o) => o.place === place).map((follows) => ({ follows, stays: false }));
+    return own.length === here.length ? here : [...here, ...any.map((follows) => ({ follows, stays: true }))];
+  }
+
   /** Joins an option to the best of what may follow it, for every slot. */
   #join(k: number, option: Option, { free }: After, minutes: number, starts: number[]): void {
     const { slot } = this.#problem;
@@ -196,8 +256,8 @@ export class Chain {
     const next = this.#job.operations[k + 1]!;
     const { cost } = option;
     const film = next.link.kind === 'film' ? next.link : undefined;
-    const opens = film && this.#moments(option.place, operation, film.from, minutes);
-    const closes = film && this.#moments(option.place, operation, film.until, minutes);
+    const opens = film && this.#moments(option.place, operation, film.from, minutes, film.of);
+    const closes = film && this.#moments(option.place, operation, film.until, minutes, film.of);
     const handle = operation.film && next.film ? this.#moments(option.place, operation, operation.film.handle, minutes) : undefined;
     const dry = next.link.kind === 'dry' ? next.link.minutes : 0;
 
@@ -213,12 +273,11 @@ export class Chain {
     const bestAt = new Int32Array(this.slots);
     const best = new Float64Array(this.slots).fill(Infinity);
     const top = this.slots - 1;
-    this.options[k + 1]!.forEach((follows, n) => {
+    for (const { follows, stays } of this.#following(k + 1, handle ? option.place : undefined)) {
       const least = new LeastBelow(follows.cost);
-      const stays = handle !== undefined && follows.place !== option.place;
       for (let i = starts.length - 1; i >= 0; i--) {
         const s = starts[i]!;
-        const soonest = stays ? Math.max(from[s]!, Math.min(this.slots, wholeSlots(handle[s]!, slot))) : from[s]!;
+        const soonest = stays ? Math.max(from[s]!, Math.min(this.slots, wholeSlots(handle![s]!, slot))) : from[s]!;
         const latest = closes && !follows.late && next.late !== undefined ? Math.min(top, Math.floor(closes[s]! / slot + 1e-9)) : top;
         if (soonest > top) continue;
         const t = least.at(soonest, latest);
@@ -227,10 +286,10 @@ export class Chain {
         if (value < best[s]! || (value === best[s]! && t < bestAt[s]!)) {
           best[s] = value;
           bestAt[s] = t;
-          bestNext[s] = n;
+          bestNext[s] = follows.of ? follows.of[t]! : follows.number;
         }
       }
-    });
+    }
     for (const s of starts) cost[s] = cost[s]! + best[s]!;
     option.next = bestNext;
     option.at = bestAt;

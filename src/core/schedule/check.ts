@@ -37,12 +37,18 @@ export function check(problem: Problem, plan: Plan): Checked {
   const end = slot * slots;
   const wrong: string[] = [];
   const owner: (string | undefined)[] = [];
-  const lies: Lies[] = problem.lying.map(({ place, until, boards }) => ({
+  const lies: Lies[] = problem.lying.map(({ place, until, boards, job }) => ({
     place,
     from: 0,
     until,
     boards,
-    job: { id: 'what lies', pieces: [], boards, operations: [], begins: { from: 0, hard: 0 } },
+    job: (job === undefined ? undefined : problem.jobs[job]) ?? {
+      id: 'what lies',
+      pieces: [],
+      boards,
+      operations: [],
+      begins: { from: 0, hard: 0 },
+    },
   }));
   let cost = 0;
 
@@ -81,7 +87,7 @@ export function check(problem: Problem, plan: Plan): Checked {
       let span: { from: number; until: number } = { from: operation.notBefore ?? 0, until: operation.until ?? Infinity };
       if (link.kind === 'dry') span.from = Math.max(span.from, free + (i > 0 ? link.minutes : 0));
       else if (last) {
-        const ages = problem.ages[last.operation.film!.of]![problem.places[last.step.place]!.room]!;
+        const ages = problem.ages[link.of ?? last.operation.film!.of]![problem.places[last.step.place]!.room]!;
         const opens = momentOfAge(ages, link.from, last.laid, slot);
         span = { from: Math.max(span.from, opens), until: Math.min(span.until, momentOfAge(ages, link.until, last.laid, slot)) };
       }

@@ -27,6 +27,8 @@ export interface Costs {
   lateness: number;
   /** Minutes of scuffs that an earlier start would have spared. */
   scuff: number;
+  /** Minutes more for what is done along with a wait, and comes too late. */
+  set: number;
   /** Minutes of film under a dew warning. */
   damp: number;
 }
@@ -42,7 +44,7 @@ export interface Slack {
 /** What a job's steps cost from an operation on, beside the hours until their end. */
 export function costsFrom(problem: Problem, job: Job, steps: Step[], k: number): Costs & { end: number } {
   const { slot, slots } = problem;
-  let [scuff, damp, end] = [0, 0, 0];
+  let [scuff, set, damp, end] = [0, 0, 0, 0];
   for (const [i, step] of steps.entries()) {
     const operation = job.operations[i + k]!;
     const extra = step.late ? operation.late! : 0;
@@ -51,7 +53,7 @@ export function costsFrom(problem: Problem, job: Job, steps: Step[], k: number):
     end = Math.max(end, laid);
     step.along.forEach((a, n) => {
       const { minutes, late } = operation.along[n]!;
-      if (a.late) scuff += late;
+      if (a.late) set += late;
       end = Math.max(end, a.start * slot + minutes + (a.late ? late : 0));
     });
     if (!operation.film) continue;
@@ -60,13 +62,14 @@ export function costsFrom(problem: Problem, job: Job, steps: Step[], k: number):
     for (let t = Math.floor(laid / slot); t < slots && t * slot < handle; t++) if (problem.rooms[room]!.damp[t] === 1) damp += slot;
   }
   const lateness = job.pieces.reduce((sum, { due }) => sum + (due === undefined ? 0 : Math.max(0, end - due)), 0);
-  return { lateness, scuff, damp, end };
+  return { lateness, scuff, set, damp, end };
 }
 
-const dearer = (a: Costs, b: Costs): boolean => a.lateness > b.lateness || a.scuff > b.scuff || a.damp > b.damp;
+const dearer = (a: Costs, b: Costs): boolean => a.lateness > b.lateness || a.scuff > b.scuff || a.set > b.set || a.damp > b.damp;
 const beyond = (a: Costs, b: Costs): Costs => ({
   lateness: Math.max(0, a.lateness - b.lateness),
   scuff: Math.max(0, a.scuff - b.scuff),
+  set: Math.max(0, a.set - b.set),
   damp: Math.max(0, a.damp - b.damp),
 });
 
@@ -125,11 +128,11 @@ export class Alone {
       const { minutes: own, late } = operation.along[i]!;
       return Math.max(most, a.start * slot + own + (a.late ? late : 0));
     }, laid);
-    const ages = operation.film && this.problem.ages[operation.film.of]![this.problem.places[step.place]!.room]!;
-    const at = (age: number): number => (ages ? momentOfAge(ages, age, laid, slot) : laid);
+    const at = (age: number, of = operation.film?.of): number =>
+      of === undefined ? laid : momentOfAge(this.problem.ages[of]![this.problem.places[step.place]!.room]!, age, laid, slot);
     return {
-      from: Math.max(notBefore, free + (link.kind === 'dry' ? link.minutes : 0), link.kind === 'film' ? at(link.from) : 0),
-      until: Math.min(until, link.kind === 'film' ? at(link.until) : Infinity),
+      from: Math.max(notBefore, free + (link.kind === 'dry' ? link.minutes : 0), link.kind === 'film' ? at(link.from, link.of) : 0),
+      until: Math.min(until, link.kind === 'film' ? at(link.until, link.of) : Infinity),
       hard: operation.film ? at(operation.film.handle) : 0,
       ...(operation.film && { place: step.place }),
     };

@@ -5,5 +5,5 @@ export { slotsOf, weights } from './problem';
 export { ageAt, momentOfAge } from './ages';
 export { fits } from './places';
 export { check, type Checked } from './check';
-export { aloneAtPrices, planJobs, type Tell } from './planner';
+export { aloneAtPrices, effortFor, planJobs, type Tell } from './planner';
 export { Alone, type Costs, costsFrom, lastMoments, type Slack, type Stop } from './explain';

@@ -8,7 +8,9 @@ interface Lies {
   from: number;
   until: number;
   boards: Footprint[];
+  /** The job that laid it in this plan, −1 where it lay before; and the one it is of then. */
   of: number;
+  own?: number;
 }
 
 /** What a room allows, to be looked up: by slot, the next one in which it does not, and how many before it are under a warning. */
@@ -50,8 +52,8 @@ export class Occupied {
     this.weather = weatherOf(problem);
     this.taken = new Uint8Array(problem.slots);
     this.taken.fill(1, 0, problem.busyUntil);
-    for (const { place, until, boards } of problem.lying)
-      this.#lies.push({ place, from: 0, until: Math.ceil(until / problem.slot), boards, of: -1 });
+    for (const { place, until, boards, job } of problem.lying)
+      this.#lies.push({ place, from: 0, until: Math.ceil(until / problem.slot), boards, of: -1, ...(job !== undefined && { own: job }) });
   }
 
   #hands(start: number, minutes: number, by: 1 | -1): void {
@@ -89,29 +91,34 @@ export class Occupied {
     for (const { pin, minutes } of job.operations) if (pin !== undefined) this.#hands(pin, minutes, by);
   }
 
-  /** By slot, the first one from there on in which hands are not free. @param hours whether those the artist has count */
-  until(hours: boolean): Int32Array {
-    const { slots, hands } = this.problem;
-    const until = new Int32Array(slots + 1);
-    until[slots] = slots;
-    for (let t = slots - 1; t >= 0; t--) until[t] = this.taken[t] || (hours && !hands[t]) ? t : until[t + 1]!;
+  /**
+   * By slot, the first one from there on in which hands are not free.
+   * @param hours whether those the artist has count
+   * @param reach slots that are looked at
+   */
+  until(hours: boolean, reach: number): Int32Array {
+    const { hands } = this.problem;
+    const until = new Int32Array(reach + 1);
+    until[reach] = reach;
+    for (let t = reach - 1; t >= 0; t--) until[t] = this.taken[t] || (hours && !hands[t]) ? t : until[t + 1]!;
     return until;
   }
 
-  /** By slot, the first one from there on in which boards would not fit beside what lies on a place. */
-  blocked(place: number, boards: Footprint[]): Int32Array {
-    const { slots, places } = this.problem;
-    const blocked = new Int32Array(slots + 1).fill(slots);
+  /** By slot, the first one from there on in which boards would not fit beside what lies on a place. @param number of their job @param reach slots that are looked at */
+  blocked(place: number, boards: Footprint[], number: number, reach: number): Int32Array {
+    const { places } = this.problem;
+    const slots = Math.min(this.problem.slots, reach);
+    const blocked = new Int32Array(slots + 1).fill(this.problem.slots);
     const whole = places[place]!;
     if (whole.length === Infinity) return blocked;
     if (!fits(whole, boards)) return blocked.map((_, t) => t);
-    const here = this.#lies.filter((l) => l.place === place);
+    const here = this.#lies.filter((l) => l.place === place && l.own !== number);
     const turns = [...new Set([0, ...here.flatMap((l) => [l.from, Math.min(slots, l.until)])])].sort((a, b) => a - b);
     const full = new Uint8Array(slots);
     turns.forEach((from, i) => {
       const beside = here.filter((l) => l.from <= from && from < l.until);
       // a job whose next film is laid while the last is soft lies once
-      const jobs = new Map(beside.map((l, k) => [l.of < 0 ? `lies ${k}` : l.of, l.boards]));
+      const jobs = new Map(beside.map((l, k) => [l.own ?? (l.of < 0 ? `lies ${k}` : l.of), l.boards]));
       if (jobs.size && !fits(whole, [...boards, ...[...jobs.values()].flat()])) full.fill(1, from, turns[i + 1] ?? slots);
     });
     for (let t = slots - 1; t >= 0; t--) blocked[t] = full[t] ? t : blocked[t + 1]!;

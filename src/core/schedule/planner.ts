@@ -65,7 +65,7 @@ class Search {
     this.occupied.keepPins(job, -1);
     const put = putBest(number, this.occupied, this.#ends[number]!, dear);
     this.occupied.keepPins(job, 1);
-    if (put) this.#ends[number] = Math.max(this.#ends[number]!, (put.steps.at(-1)?.start ?? 0) + 1);
+    if (put) this.#ends[number] = (put.steps.at(-1)?.start ?? 0) + 1440 / this.problem.slot;
     this.putBack(number, put);
   }
 
@@ -109,6 +109,11 @@ class Search {
     return before;
   }
 }
+
+/** How often all jobs are put back once more at the end. */
+const ROUNDS = 4;
+/** Attempts without a better plan after which it is left as it is. */
+const STALE = 200;
 
 /** What is taken out, the order it is put back in, and what slots of those still out cost meanwhile. */
 interface Attempt {
@@ -244,16 +249,41 @@ export function planJobs(asked: Problem, tell: Tell = () => true, kept?: { plan:
 
   const random = seeded(problem.seed);
   const attempts = n < 2 ? 0 : problem.effort;
-  let current = best;
-  for (let i = 0; i < attempts && going; i++) {
+  const least = attempts ? leastOf(problem, moments) : 0;
+  let [current, stale] = [best, 0];
+  for (let i = 0; i < attempts && going && best.cost > least && stale < STALE; i++, stale++) {
     // a little worse is let pass at first, and less and less of it
     const most = best.cost * (1 + (LET_PASS / n) * (1 - i / attempts));
     current = search.tryOrder(attempt(problem, current, i, random), current, most);
-    if (better(current, best)) best = current;
+    if (better(current, best)) [best, stale] = [current, 0];
     if (i % 8 === 0) told(0.1 + (0.9 * i) / attempts);
   }
-  return asPlan(problem, best, unpinned, search);
+  search.restore(best);
+  return asPlan(problem, leftmost(search, best), unpinned, search);
 }
+
+/** Of plans that cost the same the one that begins earlier: each job is put back once more, until none moves. */
+function leftmost(search: Search, found: Found): Found {
+  let best = found;
+  for (let moved = true, round = 0; moved && round < ROUNDS; round++) {
+    moved = false;
+    const order = best.puts.map((_, n) => n).sort((a, b) => (best.puts[a]?.steps[0]?.start ?? 0) - (best.puts[b]?.steps[0]?.start ?? 0));
+    for (const n of order) {
+      const next = search.tryOrder({ order: [n], price: 0 }, best, -1);
+      if (next !== best) [best, moved] = [next, true];
+    }
+  }
+  return best;
+}
+
+/** What no plan costs less than: each job as if there were no other. */
+function leastOf(problem: Problem, moments: Moments): number {
+  const alone = new Occupied(problem, moments);
+  return problem.jobs.reduce((sum, _, n) => sum + (putBest(n, alone) ?? NOTHING).cost, 0);
+}
+
+/** How often a plan of so many jobs is taken apart and put together again: few are gone through nearly whole, of many each a few times. */
+export const effortFor = (jobs: number): number => (jobs <= 5 ? 600 : Math.max(40, Math.round(1800 / jobs)));
 
 /** Pieces to take out and the order to put them back: all pairs first, then by chance of near ones. */
 function attempt(problem: Problem, best: Found, i: number, random: () => number): Attempt {

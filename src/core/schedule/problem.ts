@@ -30,6 +30,8 @@ export type Link =
       /** Ages between which it may begin as it is; min at the film's reference temperature. */
       from: number;
       until: number;
+      /** Ages of this, where not of that film: what cold holds up takes longer to harden than to set. */
+      of?: number;
     };
 
 /** What is done along with the wait after an operation, at the first moment that hands are free. */
@@ -94,8 +96,8 @@ export interface Problem {
   /** Age that a film gathers from the beginning to each slot's beginning, by film and room; min at its reference temperature. */
   ages: Float64Array[][];
   places: PlaceToLie[];
-  /** Boards that lie already: where, and until which minute. */
-  lying: { place: number; until: number; boards: Footprint[] }[];
+  /** Boards that lie already: where, until which minute, and of which job. */
+  lying: { place: number; until: number; boards: Footprint[]; job?: number }[];
   jobs: Job[];
   /** Of the chance in its search. */
   seed: number;

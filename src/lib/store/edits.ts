@@ -167,12 +167,12 @@ export function editPieces(label: string, edits: { id: string; change: (piece: P
 }
 
 /**
- * One thing of the shelf, or a slope, to be put as it is given, or taken off where nothing is. With `was`, what it was
+ * One thing of the shelf, a slope, or what the calendar goes by, to be put as it is given, or taken off where nothing is. With `was`, what it was
  * when it was looked at, only what is different in it is changed: another window may have changed the rest meanwhile.
  */
 export type Row = {
-  [T in Exclude<keyof Edited, 'pieces' | 'kept'>]: { table: T; id: string; row: Edited[T] | null; was?: Edited[T] };
-}[Exclude<keyof Edited, 'pieces' | 'kept'>];
+  [T in Exclude<keyof Edited, 'kept'>]: { table: T; id: string; row: Edited[T] | null; was?: Edited[T] };
+}[Exclude<keyof Edited, 'kept'>];
 
 /** Puts things of the shelf or slopes, changes them or takes them off, all or none, remembered as one for undo. */
 export function editRows(scope: Scope, label: string, rows: Row[], mark?: string): Promise<void> {

@@ -1,5 +1,4 @@
 import { Standings, type Standing } from '#core/record';
-import { planner } from '$lib/planner';
 import { shared } from '$lib/store/shared.svelte';
 import { airs } from './airs.svelte';
 
@@ -9,7 +8,7 @@ const standings = new Standings();
 export function whereAllStand(now: number): Standing[] | undefined {
   const { pieces, summaries, means, room } = shared;
   const rooms = airs.current;
-  return pieces && summaries && means && room && rooms && standings.of(pieces, summaries, { planner, airs: rooms, means, room }, now);
+  return pieces && summaries && means && room && rooms && standings.of(pieces, summaries, { airs: rooms, means, room }, now);
 }
 
 /** Where one piece stands. */

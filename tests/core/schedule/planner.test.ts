@@ -139,7 +139,7 @@ test('why not sooner, how long it can wait, and by when it must begin', () => {
   const slack = alone.slack(1);
   // open until 10 h of the next day: the last quarter hour in which it bonds by itself
   assert.equal(slack.until, nine + 60 + 1440);
-  assert.deepEqual(slack.then, { lateness: 0, scuff: 15, damp: 0 });
+  assert.deepEqual(slack.then, { lateness: 0, scuff: 15, set: 0, damp: 0 });
   // the last evening of hands before the end of the third day
   assert.deepEqual(lastMoments(problem, plan, 0, 3 * 1440), [2 * 1440 + 15 * 60, 2 * 1440 + 20 * 60]);
 });

@@ -18,7 +18,7 @@ const operation = () => Type.String({ pattern: '^[a-z0-9][a-z0-9-]{0,63}/[a-z0-9
  * day, none where it is barred; `busy` is a time away, out of a calendar file where it names its `source`; `no resin` is a time
  * in which nothing may be laid or be tacky, in one room or in all, on one stretch or on days of the week; `pin` holds an
  * operation at a moment; `did` is when one was done; `announced` is when a session was told for; `together` are pieces that are
- * always poured in one session.
+ * always poured in one session; a piece that is `left out` is not planned yet.
  */
 export type DiaryEntry = { id: string } & (
   | { kind: 'hours'; weekday: number; spans: DaySpan[] }
@@ -30,6 +30,7 @@ export type DiaryEntry = { id: string } & (
   | { kind: 'did'; operation: string; at: string }
   | { kind: 'announced'; operation: string; at: string }
   | { kind: 'together'; pieceIds: string[] }
+  | { kind: 'left out'; pieceId: string }
 );
 export const DiaryEntry = tagged<DiaryEntry>(
   object({ id: id(), kind: Type.Literal('hours'), weekday: weekday(), spans: spans() }),
@@ -59,4 +60,5 @@ export const DiaryEntry = tagged<DiaryEntry>(
     kind: Type.Literal('together'),
     pieceIds: Type.Array(id(), { minItems: 2, maxItems: limits.together.max }),
   }),
+  object({ id: id(), kind: Type.Literal('left out'), pieceId: id() }),
 );

@@ -1,0 +1,10 @@
+/** The studio's calendar: its pieces, hands and rooms as a problem, and the plan that comes of it in moments and words. */
+export { type Asked, HORIZON_DAYS } from './asked';
+export { becauseOf, beginBy, type Because } from './because';
+export { Planned, type Calendar, type Lane, type Obstacle, type Promise, type Session } from './calendar';
+export { compare, type Compared, type Moved } from './compare';
+export { hoursOn, momentOn, startingHours, weekdayOf } from './hours';
+export { Maker, type MadeProblem, type Odd } from './problem';
+export { sayMinutes, sayObstacle, sayOdd, sayPieces, sayPromise, saySession, sayShortDay, sayWhen } from './said';
+export { firstDates, quickly, suggestionsFor, type FirstDates, type Gives, type Suggestion } from './what-if';
+export { type About, type WorkKind } from './work';

@@ -1,0 +1,116 @@
+import { handsOnSeveral } from '#core/craft';
+import type { DiaryEntry, Edge, Method, Piece } from '#core/document';
+import { edgeOf } from '#core/craft';
+import type { PiecePlan } from '#core/plan';
+import { hoursOf, timeOf, workAfter, workBefore, workBetween, type Work } from '#core/prepare';
+
+/** What is done in an operation. */
+export type WorkKind = 'prepare' | 'brush' | 'pour' | 'check' | 'pull tape' | 'finish' | 'deliver';
+
+/** What an operation is of, for words and for what it is done with. */
+export interface About {
+  /** "kelp-cove-1/pour-sea" */
+  id: string;
+  kind: WorkKind;
+  pieceIds: string[];
+  /** Each thing that is done in it, by the name the diary keeps it under. */
+  works: string[];
+  /** Of a pour: which of the piece, from 0, and the names of its coats. */
+  pour?: number;
+  coats?: string[];
+  resinId?: string;
+  /** Keys of preparation and finishing, to be said in words. */
+  keys?: Work['key'][];
+}
+
+/** A wait no longer than this is dust settling, and is part of the work, h. */
+const SETTLES = 10 / 60;
+
+/** One thing done to a board before or after its resin: its hands and its wait, min. */
+export interface Part {
+  work: string;
+  key: Work['key'];
+  minutes: number;
+  wait: number;
+}
+
+/** Primers are laid in coats, each with its own wait. */
+function inCoats(work: Work, { surface: { primer, primerCoats } }: Piece): Work[] {
+  const primes = { gesso: 'gesso', paint: 'paint', 'clear sealer': 'seal' }[primer as string];
+  const times = work.key === primes ? Math.max(1, primerCoats) : 1;
+  return Array.from({ length: times }, () => ({ ...work, hands: work.hands / times, wait: work.wait / times }));
+}
+
+const slug = (key: string): string => key.replaceAll(' ', '-');
+
+/** How much longer hands are on all boards of a piece than on one. */
+export const several = ({ piece, area }: Pick<PiecePlan, 'piece' | 'area'>): number => handsOnSeveral(piece.count, area);
+
+/** Minutes of hands, as a calendar tells them: by fives. */
+const byFives = (hours: number): number => Math.max(5, 5 * Math.ceil((60 * hours) / 5 - 1e-9));
+
+/** What is done before a piece's first pour, one after the other. */
+export function partsBefore(plan: Pick<PiecePlan, 'piece' | 'area'>, method: Method): Part[] {
+  const { piece } = plan;
+  return workBefore(piece, method)
+    .flatMap((work) => inCoats(work, piece).map((w, i, all) => ({ ...w, name: all.length > 1 ? `${slug(w.key)}-${i + 1}` : slug(w.key) })))
+    .map(({ name, key, hands, wait }) => ({
+      work: `${piece.id}/before-${name}`,
+      key,
+      minutes: byFives(hands * several(plan)),
+      wait: wait > SETTLES ? Math.round(60 * wait) : 0,
+    }));
+}
+
+/** What is done after the last film is hard: drips and tape that come off while it is soft are not of it. */
+export function finishing(plan: Pick<PiecePlan, 'piece' | 'area'>, method: Method): { minutes: number; keys: Work['key'][] } {
+  const works = workAfter(plan.piece, method).filter((w) => !['wipe drips', 'wipe the wall', 'pull the tape'].includes(w.key));
+  return {
+    minutes: works.length ? byFives(hoursOf(...works.map((w) => ({ ...w, wait: 0 }))) * several(plan)) : 0,
+    keys: works.map((w) => w.key),
+  };
+}
+
+/** Parts joined where one need not wait for the other: what is done in one go, and what it then waits, min. */
+export function inOneGo(parts: Part[]): { parts: Part[]; minutes: number; wait: number }[] {
+  const goes: { parts: Part[]; minutes: number; wait: number }[] = [];
+  for (const part of parts) {
+    const last = goes.at(-1);
+    if (last && last.wait === 0) {
+      last.parts.push(part);
+      last.minutes += part.minutes;
+      last.wait = part.wait;
+    } else goes.push({ parts: [part], minutes: part.minutes, wait: part.wait });
+  }
+  return goes;
+}
+
+/** How coats of a pour end at the rim. */
+const edgesOf = (plan: PiecePlan, pour: number): Edge[] => (plan.pours[pour]?.coats ?? []).map(({ coat }) => edgeOf(plan.piece, coat));
+
+/** Whether a pour drips, and its drips are wiped while they are wet. */
+export const drips = (plan: PiecePlan, pour: number): boolean => edgesOf(plan, pour).includes('run over');
+
+/** Minutes of a scuff before a coat. */
+export const scuffMinutes = (plan: PiecePlan, method: Method): number => byFives(timeOf(method, 'scuff').hands * several(plan));
+
+/** What is brushed on before a pour: its hands and its wait, min; undefined where nothing is. */
+export function brushedBefore(
+  plan: PiecePlan,
+  pour: number,
+  method: Method,
+): { minutes: number; wait: number; coatId: string } | undefined {
+  const ids = new Set((plan.pours[pour]?.coats ?? []).map((c) => c.coat.id));
+  const works = workBetween(plan.piece, method).filter((b) => ids.has(b.coat.id));
+  const [first] = works;
+  if (!first) return undefined;
+  return {
+    minutes: byFives(works.reduce((sum, w) => sum + w.hands, 0) * several(plan)),
+    wait: Math.round(60 * works.reduce((sum, w) => sum + w.wait, 0)),
+    coatId: first.coat.id,
+  };
+}
+
+/** When something was done, by the name the diary keeps it under; ms since 1970. */
+export const didIn = (diary: readonly DiaryEntry[]): Map<string, number> =>
+  new Map(diary.flatMap((e): [string, number][] => (e.kind === 'did' ? [[e.operation, Date.parse(e.at)]] : [])));
