@@ -65,7 +65,7 @@ export function planned(args: string[], read: (path: string) => string): string 
   return JSON.stringify(
     {
       pieces: pieces.map((piece) => pieceReport(piece, studio, asked)),
-      calendar: calendarReport(asked),
+      calendar: calendarReport(asked.planned),
       shelf: shelfReport(studio, asked),
       slopes: slopesReport(studio),
     },

@@ -1,3 +1,3 @@
 import { redirect } from '@sveltejs/kit';
 
-export const load = () => redirect(307, '/pieces');
+export const load = () => redirect(307, '/today');

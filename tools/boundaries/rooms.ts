@@ -32,10 +32,10 @@ export const rooms: Record<string, Room> = {
   'core/record': { rooms: core('document cure coat prepare schedule plan pour') },
   'core/calendar': { rooms: core('units document craft air cure coat plan prepare schedule record') },
   'core/stock': { rooms: core('document craft mix air coat prepare plan pour record') },
-  'core/advice': { rooms: core('units document craft geometry mix air cure tint level coat edit prepare plan pour') },
+  'core/advice': { rooms: core('units document craft geometry mix air cure tint level coat edit prepare plan pour calendar') },
   'core/formats': {
-    rooms: core('units document craft geometry mix air tint coat edit prepare plan pour stock'),
-    packages: ['fast-xml-parser', 'papaparse', 'svgpath'],
+    rooms: core('units document craft geometry mix air tint coat edit prepare plan pour calendar stock'),
+    packages: ['fast-xml-parser', 'ical-generator', 'ical.js', 'papaparse', 'svgpath'],
   },
   'core/report': { rooms: core('units document craft mix air cure tint coat edit prepare plan pour record calendar stock advice') },
   'core/simulate': { rooms: core('document geometry tint') },

@@ -97,3 +97,15 @@ export function advise(facts: Facts): Finding[] {
     (a, b) => order.indexOf(a.severity) - order.indexOf(b.severity),
   );
 }
+
+export {
+  adviseDays,
+  bondMissed,
+  coatWhileAway,
+  promiseTight,
+  tackOutlasts,
+  waitsOnShelf,
+  type DayFinding,
+  type Days,
+  type Short,
+} from './calendar';

@@ -44,7 +44,7 @@ export const upper = (text: string): string => text.charAt(0).toUpperCase() + te
 /** One thing of a preparation; a primer that is laid in coats says which. */
 function sayWork(work: string, key: WorkKey | undefined): string {
   const coat = /-(\d+)$/.exec(work)?.[1];
-  return key ? `${says(key)}${coat ? `, coat ${coat}` : ''}` : work;
+  return key ? `${says(key)}${coat ? ` coat ${coat}` : ''}` : work;
 }
 
 /** What a session is, in a few words: "Sand, sea and wave", "Sand, gesso", "Look at it, wipe drips". */

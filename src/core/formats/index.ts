@@ -9,3 +9,5 @@ export { writeCups } from './cups-csv';
 export { readSlopes, writeSlopes } from './slope-csv';
 export { writePalette } from './palette-svg';
 export { type AirFile, type AirReadingFile, readAirCsv, writeAirCsv } from './air-csv';
+export { readBusy, type BusyReading, type BusyTime } from './ical-read';
+export { writeCalendar } from './ical-write';

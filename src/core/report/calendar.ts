@@ -27,7 +27,7 @@ export function plannedOf(studio: Studio, { planner, zone, now }: Omit<Asked, 'p
 }
 
 /** What takes the hands when and why, what becomes of each promise, and what stands in the way. */
-export function calendarReport({ planned }: Pick<Asked, 'planned'>) {
+export function calendarReport(planned: Planned) {
   const { asked, zone, made, calendar } = planned;
   return {
     handsMin: Math.round(calendar.hands),

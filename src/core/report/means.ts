@@ -21,6 +21,6 @@ export interface Asked {
   now: number;
   zone: Zone;
   planner: Planner;
-  /** The plan over the days, which is made once for all that is reported. */
-  planned: Planned;
+  /** The plan over the days, made once for all that is reported; without it a piece’s days are those of what lies. */
+  planned?: Planned;
 }

@@ -177,7 +177,7 @@ export function pieceReport(piece: Piece, studio: Studio, asked: Asked) {
     after: workAfter(piece, studio.method).map(workReport(piece, write)),
     finished: finishedReport(plan),
     pours: plan.pours.map((_, i) => pourReport(plan, i, write, planner)),
-    calendar: (planned.calendar.lanes.find((l) => l.pieceId === piece.id)?.stretches ?? standing.stretches).map((s) => ({
+    calendar: (planned?.calendar.lanes.find((l) => l.pieceId === piece.id)?.stretches ?? standing.stretches).map((s) => ({
       doing: s.doing,
       from: writeMoment(s.from),
       until: writeMoment(s.until),

@@ -1,6 +1,7 @@
-import type { DaySpan, DiaryEntry, Piece } from '#core/document';
+import type { Gives } from '#core/calendar';
+import type { Coat, DaySpan, DiaryEntry, Piece } from '#core/document';
 import { db } from './db';
-import { CALENDAR, editRows, type Row } from './edits';
+import { CALENDAR, changeSettings, editRows, type Row } from './edits';
 
 const put = (row: DiaryEntry): Row => ({ table: 'diary', id: row.id, row });
 const takeOff = ({ id }: DiaryEntry): Row => ({ table: 'diary', id, row: null });
@@ -125,4 +126,35 @@ export function recordAnnounced(sessions: { operation: string; at: number }[]): 
     await db.diary.bulkDelete(gone.map((e) => e.id));
     await db.diary.bulkPut(next.map(([operation, at]): DiaryEntry => ({ id: fresh(), kind: 'announced', operation, at })));
   });
+}
+
+const withoutWait = ({ waits: _, ...coat }: Coat): Coat => coat as Coat;
+
+/** What a suggestion gives, as one edit of the calendar. */
+export async function take(gives: Gives, label: string): Promise<void> {
+  switch (gives.kind) {
+    case 'hours':
+      return setDay(gives.on, gives.spans, label);
+    case 'let go':
+      return letGo([gives.pieceId], label);
+    case 'later':
+      return setPromise(gives.pieceId, { dueOn: gives.dueOn }, label);
+    case 'other room':
+      return changeSettings({ roomId: gives.roomId });
+    case 'room': {
+      const room = await db.rooms.get(gives.roomId);
+      if (room) await editRows(CALENDAR, label, [{ table: 'rooms', id: room.id, row: { ...room, heating: gives.heating } }]);
+      return;
+    }
+    case 'without coat':
+    case 'resin': {
+      const piece = await db.pieces.get(gives.pieceId);
+      if (!piece) return;
+      const coats =
+        gives.kind === 'resin'
+          ? piece.coats.map((c) => (gives.coatIds.includes(c.id) ? { ...c, resinId: gives.resinId } : c))
+          : piece.coats.filter((c) => c.id !== gives.coatId).map((c) => (c.waits?.coatId === gives.coatId ? withoutWait(c) : c));
+      await editRows(CALENDAR, label, [{ table: 'pieces', id: piece.id, row: { ...piece, coats }, was: piece }]);
+    }
+  }
 }

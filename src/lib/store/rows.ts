@@ -14,6 +14,7 @@ import type {
   Stock,
   Vessel,
 } from '#core/document';
+import type { Told } from '#core/calendar';
 import type { Patch } from './patch';
 
 /** What is stored, row by row. */
@@ -100,4 +101,6 @@ export interface TableState {
 export interface Kept extends Habits {
   /** How tables are sorted and filtered, by the name of each. */
   tables: Record<string, TableState>;
+  /** What was told on this device; no part of the studio. */
+  notices: Told;
 }

@@ -1,71 +1,144 @@
 <script lang="ts">
-  import type { Standing } from '#core/record';
+  import type { Lane } from '#core/calendar';
   import { zone } from '$lib/zone';
-  import { whereAllStand } from './standings.svelte';
+  import { studioCalendar } from './calendar.svelte';
   import { clockTime, dayAndTime, minutes, weekday } from './clock.svelte';
+  import DayBars from './DayBars.svelte';
+  import DayPatterns from './DayPatterns.svelte';
+  import { doingWords as words } from './doing';
+  import { whereAllStand } from './standings.svelte';
 
-  /** The coming days, one row a piece: what each is doing told apart by pattern as well as tone, and the time now. */
+  /**
+   * The coming days, one row a piece: what each is doing told apart by pattern as well as tone, and the time now. What lies is
+   * there at once; what is planned comes from the calendar.
+   */
 
-  const DAYS = 5;
-  const LABEL = 112;
-  const ROW = 20;
-  const TOP = 21;
+  const [LABEL, ROW, TOP] = [112, 20, 21] as const;
+  const HOUR = 3_600_000;
   /** Up to this width it is folded to one line, px. */
   const NARROW = 640;
   /** What is seen of it without scrolling, px. */
   const SEEN = 108;
-  const words = { prepare: 'prepare', pour: 'pour', tacky: 'tacky', recoat: 'recoat window', scuff: 'scuff first', cure: 'curing to full' };
+  /** How long it shows, h: from six weeks to the hour, by steps. */
+  const STEPS = [1, 3, 8, 24, 48, 120, 336, 1008];
+  const USUAL = 5;
 
   let width = $state(0);
+  let step = $state(USUAL);
+  /** Where it begins, once it was moved. */
+  let moved = $state<number>();
   const now = $derived(minutes.now);
-  const standings = $derived(whereAllStand(now) ?? []);
-  const start = $derived(zone.dayStart(now, 0));
-  const end = $derived(zone.dayStart(now, DAYS));
+  const lanes = $derived(
+    studioCalendar.current?.lanes ??
+      (whereAllStand(now) ?? []).map((s): Lane => ({
+        pieceId: s.piece.id,
+        name: s.piece.name,
+        count: s.piece.count,
+        stretches: s.stretches,
+      })),
+  );
+  const long = $derived(STEPS[step]! * HOUR);
+  const start = $derived(moved ?? (step >= 4 ? zone.dayStart(now, 0) : now - long / 4));
+  const end = $derived(start + long);
   const x = $derived(
     (ms: number): number => LABEL + ((Math.min(Math.max(ms, start), end) - start) / (end - start)) * Math.max(0, width - LABEL - 12),
   );
-  const rows = $derived(standings.filter((s) => s.stretches.some((t) => t.until > start && t.from < end)));
+  const rows = $derived(lanes.filter((s) => s.stretches.some((t) => t.until > start && t.from < end)));
   const bottom = $derived(TOP + rows.length * ROW + 4);
-  const days = $derived(Array.from({ length: DAYS }, (_, i) => zone.dayStart(now, i)));
+  const days = $derived.by(() => {
+    const all: number[] = [];
+    for (let day = zone.dayStart(start, 0); day < end; day = zone.dayStart(day, 1)) all.push(day);
+    return all;
+  });
+  /** Marks below a day: hours, or minutes where it shows no more than a few hours. */
+  const ticks = $derived.by(() => {
+    const by = step <= 0 ? HOUR / 6 : step <= 1 ? HOUR / 2 : step <= 2 ? HOUR : step <= 3 ? 3 * HOUR : step <= 5 ? 12 * HOUR : 0;
+    const all: number[] = [];
+    if (by) for (let t = Math.ceil(start / by) * by; t < end; t += by) all.push(t);
+    return all;
+  });
+  const px = $derived(Math.max(1, width - LABEL - 12) / Math.max(1, days.length));
   let unfolded = $state(false);
   const narrow = $derived(width > 0 && width < NARROW);
   /** What changes next of all, in words, and how many more there are. */
   const soonest = $derived.by(() => {
     const next = rows
-      .flatMap(({ piece, stretches }) => {
+      .flatMap(({ name, stretches }) => {
         const t = stretches.find((s) => s.until > now);
-        return t ? [{ name: piece.name, t, at: t.from > now ? t.from : t.until }] : [];
+        return t ? [{ name, t, at: t.from > now ? t.from : t.until }] : [];
       })
       .sort((a, b) => a.at - b.at)[0];
     if (!next) return '';
     const { name, t, at } = next;
     return `${name}: ${words[t.doing]} ${t.from > now ? 'from' : 'until'} ${dayAndTime(at)}${rows.length > 1 ? `, and ${rows.length - 1} more` : ''}`;
   });
-  const said = $derived({ start, of: new WeakMap<Standing, string>() });
+  const said = $derived({ start, end, of: new WeakMap<Lane, string>() });
   /** What a row shows, in words; kept for the day, since an edit changes one row of many. */
-  function says(standing: Standing): string {
-    let text = said.of.get(standing);
+  function says(lane: Lane): string {
+    let text = said.of.get(lane);
     if (text === undefined) {
-      const doing = standing.stretches
+      const doing = lane.stretches
         .filter((t) => t.until > start && t.from < end)
         .map((t) => `${t.planned ? 'planned ' : ''}${words[t.doing]} ${dayAndTime(t.from)} to ${dayAndTime(t.until)}`);
-      said.of.set(standing, (text = `${standing.piece.name}: ${doing.join(', ')}`));
+      said.of.set(lane, (text = `${lane.name}: ${doing.join(', ')}`));
     }
     return text;
+  }
+  function zoom(by: number, round = moved === undefined ? now : start + long / 2) {
+    const next = Math.min(STEPS.length - 1, Math.max(0, step + by));
+    if (next === step) return;
+    const share = (round - start) / long;
+    step = next;
+    moved = moved === undefined && round === now ? undefined : round - share * STEPS[next]! * HOUR;
+  }
+  const go = (share: number) => (moved = start + share * long);
+  function wheel(event: WheelEvent) {
+    if (event.ctrlKey || event.metaKey) {
+      event.preventDefault();
+      zoom(event.deltaY > 0 ? 1 : -1, start + ((event.offsetX - LABEL) / Math.max(1, width - LABEL - 12)) * long);
+    } else if (event.shiftKey || Math.abs(event.deltaX) > Math.abs(event.deltaY)) {
+      event.preventDefault();
+      go((event.deltaX || event.deltaY) / Math.max(200, width));
+    }
+  }
+  let drag: { x: number; start: number } | undefined;
+  function down(event: PointerEvent) {
+    if (event.pointerType === 'touch' || event.button !== 0 || event.offsetX < LABEL) return;
+    drag = { x: event.clientX, start };
+    (event.currentTarget as Element).setPointerCapture(event.pointerId);
+  }
+  function pull(event: PointerEvent) {
+    if (drag && Math.abs(event.clientX - drag.x) > 3)
+      moved = drag.start - ((event.clientX - drag.x) / Math.max(1, width - LABEL - 12)) * long;
+  }
+  const keys: Record<string, () => unknown> = {
+    ArrowLeft: () => go(-0.25),
+    ArrowRight: () => go(0.25),
+    '+': () => zoom(-1),
+    '-': () => zoom(1),
+    Home: () => ([moved, step] = [undefined, USUAL]),
+  };
+  function key(event: KeyboardEvent) {
+    const does = keys[event.key];
+    if (!does || event.altKey || event.ctrlKey || event.metaKey) return;
+    event.preventDefault();
+    does();
   }
 </script>
 
 <!-- what scrolls must be reached without a mouse -->
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+<!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
 <section
-  class="max-h-27 shrink-0 overflow-x-hidden overflow-y-auto border-t border-line bg-sheet -outline-offset-2 print:hidden"
+  class="relative max-h-27 shrink-0 overflow-x-hidden overflow-y-auto border-t border-line bg-sheet -outline-offset-2 print:hidden"
   aria-label="Tide line"
-  tabindex={bottom > SEEN && (!narrow || unfolded) ? 0 : undefined}
+  tabindex={rows.length && (!narrow || unfolded) ? 0 : undefined}
   bind:clientWidth={width}
+  onkeydown={key}
 >
-  {#if !rows.length}
+  {#if !lanes.length}
     <p class="px-4 py-3 text-[13px] text-soft">
-      The tide line shows what is wet, tacky or open for the next coat. Start a pour, or give one a time, and its days stand here.
+      The tide line shows what is wet, tacky or open for the next coat, and what comes next. Draw a piece, and its days stand here.
     </p>
   {:else if narrow && !unfolded}
     <button
@@ -83,80 +156,65 @@
         aria-expanded="true"
         onclick={() => (unfolded = false)}>Fold to one line</button
       >{/if}
-    <svg {width} height={Math.max(bottom, SEEN - 2)} role="img" aria-label={rows.map(says).join('. ')} class="block text-[12px]">
-      <defs>
-        <pattern id="tide-tacky" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)"
-          ><rect width="6" height="6" class="fill-ground" /><path d="M0 0V6" class="stroke-soft" stroke-width="1.2" /></pattern
-        >
-        <pattern id="tide-scuff" width="5" height="5" patternUnits="userSpaceOnUse"
-          ><rect width="5" height="5" class="fill-warnground" /><circle cx="2.5" cy="2.5" r="1" class="fill-warn" /></pattern
-        >
-      </defs>
+    <svg
+      {width}
+      height={Math.max(bottom, SEEN - 2)}
+      role="group"
+      aria-label="{rows.map(says).join('. ')}. Arrow keys move it, plus and minus zoom, Home comes back."
+      class="block text-[12px] select-none"
+      onwheel={wheel}
+      onpointerdown={down}
+      onpointermove={pull}
+      onpointerup={() => (drag = undefined)}
+      onpointercancel={() => (drag = undefined)}
+    >
+      <DayPatterns />
       {#each days as day, i (day)}
-        <path d="M{x(day)} 0V{bottom}" class="stroke-rule" />
-        <path d="M{x((day + zone.dayStart(day, 1)) / 2)} {TOP - 6}V{TOP}" class="stroke-line" />
-        {#if (width - LABEL) / DAYS > (i === 0 && x(now) - x(day) < 76 ? 90 : 46)}<text
-            x={i === 0 && x(now) - x(day) < 76 ? x(now) + 26 : x(day) + 6}
+        {#if day >= start}<path d="M{x(day)} 0V{bottom}" class="stroke-rule" />{/if}
+        {#if px > (i === 0 && Math.abs(x(now) - x(day)) < 76 ? 90 : 46) || i % Math.ceil(46 / px) === 0}<text
+            x={i === 0 && x(now) - x(day) < 76 && x(now) - x(day) >= 0 && now < end && now >= start ? x(now) + 26 : x(day) + 6}
             y="14"
             class="fill-soft">{weekday(day)}</text
           >{/if}
       {/each}
-      {#each rows as row, i (row.piece.id)}
-        {@const y = TOP + i * ROW}
-        <text x="16" y={y + 13} class="fill-ink">{row.piece.name.length > 15 ? `${row.piece.name.slice(0, 14)}…` : row.piece.name}</text>
-        {#each row.stretches as t, k (k)}
-          {#if t.until > start && t.from < end}
-            {@const from = x(t.from)}
-            {@const wide = Math.max(t.doing === 'pour' ? 4 : 0, x(t.until) - from)}
-            <g opacity={t.planned ? 0.75 : 1} stroke-dasharray={t.planned ? '4 3' : undefined}>
-              <title>{words[t.doing]}{t.planned ? ', planned' : ''}</title>
-              {#if t.doing === 'pour'}<rect
-                  x={from}
-                  y={y + 2}
-                  width={wide}
-                  height="14"
-                  class={t.planned ? 'fill-sheet stroke-ink' : 'fill-ink'}
-                />
-              {:else if t.doing === 'prepare'}<path
-                  d="M{from} {y + 3}V{y + 15}M{from} {y + 9}H{from + wide}"
-                  class="fill-none stroke-soft"
-                  stroke-width="1.500"
-                />
-              {:else if t.doing === 'tacky'}<rect x={from} y={y + 2} width={wide} height="14" fill="url(#tide-tacky)" class="stroke-line" />
-              {:else if t.doing === 'recoat'}<rect
-                  x={from}
-                  y={y + 2}
-                  width={wide}
-                  height="14"
-                  class="fill-paper stroke-open"
-                  stroke-width="1.5"
-                />
-              {:else if t.doing === 'scuff'}<rect x={from} y={y + 2} width={wide} height="14" fill="url(#tide-scuff)" class="stroke-line" />
-              {:else}<rect x={from} y={y + 2} width={wide} height="14" class="fill-rule stroke-line" />{/if}
-              {#if wide > words[t.doing].length * 6.6 && t.doing !== 'pour'}
-                <rect
-                  x={from + 3}
-                  y={y + 3}
-                  width={words[t.doing].length * 6.1 + 4}
-                  height="12"
-                  class={t.doing === 'prepare'
-                    ? 'fill-sheet'
-                    : t.doing === 'tacky'
-                      ? 'fill-ground'
-                      : t.doing === 'scuff'
-                        ? 'fill-warnground'
-                        : 'fill-none'}
-                  stroke="none"
-                />
-                <text x={from + 5} y={y + 13} class="fill-ink text-[11px]">{words[t.doing]}</text>
-              {/if}
-            </g>
-          {/if}
-        {/each}
+      {#each ticks as tick (tick)}
+        <path d="M{x(tick)} {TOP - 6}V{TOP}" class="stroke-line" />
+        {#if step < 5 && x(tick) > LABEL + 60 && Math.abs(x(tick) - x(now)) > 44}<text x={x(tick) + 2} y="14" class="fill-soft text-[10px]"
+            >{clockTime(tick)}</text
+          >{/if}
       {/each}
-      <path d="M{x(now)} 0V{bottom}" class="stroke-buoy" stroke-width="2" />
-      <rect x={x(now) - 20} y="2" width="40" height="16" rx="2" class="fill-buoy" />
-      <text x={x(now)} y="14" text-anchor="middle" class="fill-sheet font-bold">{clockTime(now)}</text>
+      {#each rows as row, i (row.pieceId)}
+        <a href="/pieces/{row.pieceId}" aria-label={row.name} class="hover:underline">
+          <text x="16" y={TOP + i * ROW + 13} class="fill-ink">{row.name.length > 15 ? `${row.name.slice(0, 14)}…` : row.name}</text>
+        </a>
+        <DayBars stretches={row.stretches} {x} {start} {end} y={TOP + i * ROW + 2} height={14} />
+      {/each}
+      {#if now >= start && now < end}
+        <path d="M{x(now)} 0V{bottom}" class="stroke-buoy" stroke-width="2" />
+        <rect x={x(now) - 20} y="2" width="40" height="16" rx="2" class="fill-buoy" />
+        <text x={x(now)} y="14" text-anchor="middle" class="fill-sheet font-bold">{clockTime(now)}</text>
+      {/if}
     </svg>
+    {#if !narrow}
+      <div class="absolute top-0 left-0 flex h-5 items-center gap-1 bg-sheet pr-1 pl-3 text-[12px]">
+        <button
+          type="button"
+          class="px-1 text-soft hover:text-ink"
+          aria-label="Tide line: closer"
+          onclick={() => zoom(-1)}
+          disabled={step === 0}>+</button
+        >
+        <button
+          type="button"
+          class="px-1 text-soft hover:text-ink"
+          aria-label="Tide line: further"
+          onclick={() => zoom(1)}
+          disabled={step === STEPS.length - 1}>−</button
+        >
+        {#if moved !== undefined || step !== USUAL}<button type="button" class="px-1 underline" onclick={() => keys['Home']!()}
+            >today</button
+          >{/if}
+      </div>
+    {/if}
   {/if}
 </section>

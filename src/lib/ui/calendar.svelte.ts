@@ -1,10 +1,8 @@
-import { proxy, type Remote } from 'comlink';
 import { createSubscriber } from 'svelte/reactivity';
-import { compare, type Because, type Calendar, type Compared, type Suggestion } from '#core/calendar';
+import { compare, type Because, type Calendar, type Compared } from '#core/calendar';
 import { recordAnnounced } from '$lib/store/diary';
 import { shared } from '$lib/store/shared.svelte';
-import { calendarWork, type CalendarWork, type When } from '$lib/work/calendar';
-import type { Kept } from '$lib/work/task';
+import { calendarWork, type Days, type When } from '$lib/work/calendar';
 import { zone } from '$lib/zone';
 import { minutes } from './clock.svelte';
 
@@ -21,7 +19,7 @@ class StudioCalendar {
   #failed = $state<string>();
   /** What the last plan changed, beside the one before it. */
   #compared = $state.raw<Compared>();
-  #kept?: Kept<CalendarWork>;
+  #kept: Days | undefined;
   #busy = false;
   #again = false;
   #timer?: ReturnType<typeof setTimeout>;
@@ -59,8 +57,8 @@ class StudioCalendar {
     Math.floor(minutes.now / QUARTER),
   ]);
 
-  get #work(): Remote<CalendarWork> {
-    return (this.#kept ??= calendarWork()).work;
+  get #work(): Days {
+    return (this.#kept ??= calendarWork());
   }
 
   /** When and where it is planned for. */
@@ -80,10 +78,7 @@ class StudioCalendar {
         this.#again = false;
         try {
           this.#share = 0;
-          const next = await this.#work.plan(
-            this.when,
-            proxy((_: string, share = 0) => void (this.#share = share)),
-          );
+          const next = await this.#work.plan(this.when, (share) => (this.#share = share));
           if (this.#current && next) this.#compared = compare(this.#current, next);
           this.#current = next;
           this.#failed = undefined;
@@ -135,11 +130,6 @@ class StudioCalendar {
   trial = (operation: string, at: number): Promise<Calendar | undefined> => this.#work.trial(operation, at);
   because = (id: string): Promise<Because | undefined> => this.#work.because(id);
   beginBy = (pieceId: string, due: number): Promise<{ id: string; says: string; at?: number }[]> => this.#work.beginBy(pieceId, due);
-  suggestions = (pieceId: string, tells: (share: number) => void): Promise<Suggestion[]> =>
-    this.#work.suggestions(
-      pieceId,
-      proxy((_: string, share = 0) => tells(share)),
-    );
 }
 
 /** What every screen shows of the days. */

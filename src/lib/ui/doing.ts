@@ -1,6 +1,16 @@
 import type { Standing } from '#core/record';
 import { dayAndTime as at } from './clock.svelte';
 
+/** What a stretch of a piece's days is, in a word or two. */
+export const doingWords = {
+  prepare: 'prepare',
+  pour: 'pour',
+  tacky: 'tacky',
+  recoat: 'recoat window',
+  scuff: 'scuff first',
+  cure: 'curing to full',
+} as const;
+
 /** What a piece is doing now, in a few words. @param now ms since 1970 */
 export function doingNow({ piece, open, curing, next, begun }: Standing, now: number): string {
   if (open) return 'Pouring now';

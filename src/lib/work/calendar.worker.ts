@@ -76,8 +76,12 @@ const work = {
   trial: (operation: string, at: number): Calendar | undefined => asked && quickly(maker, holding(asked, operation, at)).calendar,
   because: (id: string): Because | undefined => planned && becauseOf(planned, id),
   beginBy: (pieceId: string, due: number) => (planned ? beginBy(planned, pieceId, due) : []),
-  suggestions: (pieceId: string, tell: Progress): Suggestion[] =>
-    planned ? suggestionsFor(maker, planned, pieceId, (share) => tell('Planning it otherwise', share)) : [],
+  /** What would have to give for a promise, of the studio as it is stored now. */
+  async suggestions(when: When, pieceId: string, tell: Progress): Promise<Suggestion[]> {
+    const all = await ask(when);
+    if (!all) return [];
+    return suggestionsFor(maker, new Planned(all, maker.make(all)), pieceId, (share) => tell('Planning it otherwise', share));
+  },
   /** When a piece could be promised for, of the studio as it is stored now. */
   async firstDates(when: When, pieceId: string, tell: Progress): Promise<FirstDates> {
     const all = await ask(when);

@@ -8,9 +8,11 @@
   let { children }: { children: Snippet } = $props();
 
   const places = [
+    { href: '/today', name: 'Today' },
     { href: '/pieces', name: 'Pieces' },
     { href: '/tints', name: 'Tints' },
     { href: '/mix', name: 'Mix' },
+    { href: '/calendar', name: 'Calendar' },
     { href: '/log', name: 'Log' },
     { href: '/shelf', name: 'Shelf' },
     { href: '/settings', name: 'Settings' },
@@ -19,15 +21,17 @@
   /** What is planned stands on these too, so that they bring the planner with them: they are fetched when the screen has been drawn. */
   let TideLine = $state.raw<Component>();
   let AirNow = $state.raw<Component>();
+  let Notices = $state.raw<Component>();
   onMount(async () => {
     AirNow = (await import('$lib/ui/AirNow.svelte')).default;
     TideLine = (await import('$lib/ui/TideLine.svelte')).default;
+    Notices = (await import('$lib/ui/Notices.svelte')).default;
   });
 </script>
 
 <div class="flex h-dvh flex-col print:block print:h-auto">
   <header class="flex shrink-0 items-center gap-x-6 border-b border-line px-4 py-2 max-sm:flex-wrap print:hidden">
-    <a href="/pieces" class="flex items-center gap-2 font-serif text-[21px] font-semibold">
+    <a href="/today" class="flex items-center gap-2 font-serif text-[21px] font-semibold">
       <svg viewBox="0 0 24 16" class="h-4 w-6" aria-hidden="true"
         ><g fill="none" class="stroke-ink" stroke-width="2.4"
           ><path d="M2 15a10 10 0 0 1 20 0" /><path d="M6.500 15a5.500 5.500 0 0 1 11 0" /><path d="M10.500 15a1.500 1.500 0 0 1 3 0" /></g
@@ -35,7 +39,7 @@
       >
       Nerite
     </a>
-    <nav aria-label="Screens" class="flex gap-5 max-sm:order-last max-sm:w-full max-sm:justify-between max-sm:gap-2">
+    <nav aria-label="Screens" class="flex gap-4 max-sm:order-last max-sm:w-full max-sm:justify-between max-sm:gap-2">
       {#each places as place (place.href)}
         {@const here = page.url.pathname.startsWith(place.href)}
         <a
@@ -49,6 +53,9 @@
       >{#if AirNow}<AirNow />{/if}</Guard
     >
   </header>
+  <Guard what="Notices"
+    >{#if Notices}<Notices />{/if}</Guard
+  >
   {#if shared.aside?.length}
     <p class="shrink-0 border-b border-line bg-warnground px-4 py-1 text-[13px] print:hidden">
       {shared.aside.length === 1 ? `1 ${asideWords(shared.aside[0]!)}` : `${shared.aside.length} things`} could not be read and
@@ -58,10 +65,12 @@
   <div class="min-h-0 grow overflow-y-auto print:overflow-visible">
     <Guard what="This screen" {children}>{#snippet more()}<a class="button" href="/settings">To the settings</a>{/snippet}</Guard>
   </div>
-  <!-- its room is kept, so that nothing moves when it comes -->
-  <div class="min-h-11 shrink-0 sm:min-h-27 print:hidden">
-    <Guard what="The tide line"
-      >{#if TideLine}<TideLine />{/if}</Guard
-    >
-  </div>
+  <!-- its room is kept, so that nothing moves when it comes; the calendar has the days itself -->
+  {#if page.url.pathname !== '/calendar'}
+    <div class="min-h-11 shrink-0 sm:min-h-27 print:hidden">
+      <Guard what="The tide line"
+        >{#if TideLine}<TideLine />{/if}</Guard
+      >
+    </div>
+  {/if}
 </div>

@@ -14,7 +14,7 @@ import { near } from '../help';
 
 /** Sand, sea and wave on the board already, and the top to pour. */
 const begun = (on?: string, p = piece()): Piece => withLying(p, the(p, 'wave').id, on === undefined ? {} : { on });
-const around: Parameters<typeof standingOf>[2] = { planner, airs, means, room: empty.rooms[0]! };
+const around: Parameters<typeof standingOf>[2] = { airs, means, room: empty.rooms[0]! };
 const NOW = Date.parse('2026-11-25T12:00:00Z');
 const stand = (p: Piece, now = NOW) => standingOf(p, [], around, now);
 const write = (ms: number): string => new Date(ms).toISOString();

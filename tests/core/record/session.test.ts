@@ -14,7 +14,7 @@ import {
   weighed,
   summaryOf,
 } from '#core/record';
-import { empty, means, piece, plan, pourOf, sample, type Said, airs, planner } from '../../factories';
+import { empty, means, piece, plan, pourOf, sample, type Said, airs } from '../../factories';
 import { near } from '../help';
 
 const t0 = Date.parse('2026-11-25T10:00:00Z');
@@ -120,7 +120,7 @@ test('weights read at the scale are kept with their batch', () => {
 });
 
 const stand = (pours: Pour[], now = t0 + 3_600_000, one = panel) =>
-  standingOf(one, pours.map(summaryOf), { planner, airs, means, room: empty.rooms[0]! }, now);
+  standingOf(one, pours.map(summaryOf), { airs, means, room: empty.rooms[0]! }, now);
 
 test('where a piece stands: not begun, pouring, curing, all poured', () => {
   assert.deepEqual(stand([]).next, { coatIds: [sand, sea, wave], pour: 0 });
@@ -143,7 +143,7 @@ test('where a piece stands: not begun, pouring, curing, all poured', () => {
 
 test('standings that are kept are those read anew, minute by minute; a tick reads none again but of a piece being poured', () => {
   const [still, poured] = [panel, { ...piece(), id: 'other' }];
-  const around = { planner, airs, means, room: empty.rooms[0]! };
+  const around = { airs, means, room: empty.rooms[0]! };
   const finished = summaryOf(pour(mixed, [40, { kind: 'done' }]));
   const under = summaryOf({ ...pour(mixed), id: 'under', of: [{ pieceId: poured.id, coatIds: [sand, sea, wave] }] });
   const kept = new Standings();
@@ -185,7 +185,7 @@ test('the sample studio has planned pieces, one curing, and two finished with di
   const now = Date.parse('2026-11-25T13:36:00Z');
   const m = { resins: studio.resins, colourants: studio.colourants, method: studio.method, air: steady(21.4) };
   const all = studio.pieces.map((p) =>
-    standingOf(p, studio.pours.map(summaryOf), { planner, airs, means: m, room: studio.rooms[0]! }, now),
+    standingOf(p, studio.pours.map(summaryOf), { airs, means: m, room: studio.rooms[0]! }, now),
   );
   assert.equal(all.filter((s) => s.curing && now < s.curing.recoatFrom).length, 1);
   assert.ok(all.filter((s) => s.pours.length === 0).length >= 3);

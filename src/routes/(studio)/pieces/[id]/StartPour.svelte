@@ -1,5 +1,6 @@
 <script lang="ts">
-  import type { Component, ComponentProps } from 'svelte';
+  import { onMount, type Component, type ComponentProps } from 'svelte';
+  import { page } from '$app/state';
   import type { PiecePlan } from '#core/plan';
   import type { Standing } from '#core/record';
   import { attempt } from '$lib/ui/attempt';
@@ -27,6 +28,8 @@
       Asking = (await import('./StartDialog.svelte')).default;
       open = true;
     });
+  // another screen sent here to begin
+  onMount(() => page.url.searchParams.has('start') && void ask());
 </script>
 
 <button type="button" class="button {standing.next ? 'button-main' : ''}" disabled={!plan.pours.some((p) => p.batches.length)} onclick={ask}

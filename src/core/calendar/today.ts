@@ -1,0 +1,102 @@
+import type { Airs } from '#core/cure';
+import type { Method, Piece } from '#core/document';
+import type { Standing } from '#core/record';
+import type { Calendar, Session } from './calendar';
+
+const [MINUTE, DAY] = [60_000, 86_400_000];
+/** What begins within this is due now, ms; and what has ceased to be news. */
+const [DUE, NEWS] = [20 * MINUTE, DAY];
+
+/** A piece whose film is on its way. Ages in equivalent hours, moments in ms since 1970. */
+export interface OnTable {
+  piece: Piece;
+  /** What it does now. */
+  doing: 'pouring' | 'tacky' | 'open' | 'scuff first' | 'hardening' | 'hard';
+  /** Age of its film, and the age at which the present ends: dry to the touch, no longer bonding, hard. */
+  age: number;
+  goal: number;
+  /** When that comes. */
+  at: number;
+  /** When it may be touched, where it may not yet. */
+  touch?: number;
+  poured: number;
+}
+
+/** A window that closes. */
+export interface Closing {
+  pieceId: string;
+  until: number;
+  /** The last moment at which the coat can still be begun within the artist's hours; undefined where there is none. */
+  last?: number;
+}
+
+/** What needs the artist: all that the first screen shows. */
+export interface Today {
+  /** What wants hands now, or next where nothing does. */
+  first?: Session;
+  dueNow: boolean;
+  /** How long it can wait by its own film. */
+  until?: number;
+  next: Session[];
+  table: OnTable[];
+  closing: Closing[];
+}
+
+/** How long the artist is there from a moment on, and until when at the most. */
+function lastBegin({ hours, busy }: Calendar, from: number, until: number, minutes: number): number | undefined {
+  const free = hours
+    .flatMap((h) => {
+      const cuts = busy.filter((b) => b.from < h.until && b.until > h.from).sort((a, b) => a.from - b.from);
+      const parts: { from: number; until: number }[] = [];
+      let at = h.from;
+      for (const cut of cuts) {
+        if (cut.from > at) parts.push({ from: at, until: cut.from });
+        at = Math.max(at, cut.until);
+      }
+      if (at < h.until) parts.push({ from: at, until: h.until });
+      return parts;
+    })
+    .map((p) => Math.min(p.until - minutes * MINUTE, until))
+    .filter((last) => last >= from);
+  return free.length ? Math.max(...free) : undefined;
+}
+
+/** A piece whose film is not yet hard, or has only just become so. */
+function onTable({ piece, pours, open, curing, next }: Standing, airs: Airs, now: number): OnTable[] {
+  const last = open ?? pours.findLast((p) => p.done !== undefined);
+  if (!last?.cures) return [];
+  const { resin, room, method } = last.cures;
+  const age =
+    airs.line(room, resin.refC, (method as Pick<Method, 'activationEa'>).activationEa).between(last.mixed, Math.max(now, last.mixed)) / 60;
+  const common = { piece, age, poured: last.started };
+  if (open) return [{ ...common, doing: 'pouring', goal: resin.recoatFromH, at: now }];
+  if (!curing || now > curing.fullCure + NEWS) return [];
+  const { recoatFrom, bondUntil, handle, fullCure } = curing;
+  const touch = now < handle ? { touch: handle } : {};
+  if (now < recoatFrom) return [{ ...common, ...touch, doing: 'tacky', goal: resin.recoatFromH, at: recoatFrom }];
+  if (next && now < bondUntil) return [{ ...common, ...touch, doing: 'open', goal: resin.bondUntilH, at: bondUntil }];
+  if (next) return [{ ...common, ...touch, doing: 'scuff first', goal: resin.fullCureH, at: fullCure }];
+  return [{ ...common, ...touch, doing: now < fullCure ? 'hardening' : 'hard', goal: resin.fullCureH, at: fullCure }];
+}
+
+/** What needs the artist now, what comes next, what is on the table and which windows close. */
+export function todayOf(calendar: Calendar, standings: readonly Standing[], airs: Airs, now: number): Today {
+  const coming = calendar.sessions.filter((s) => s.until > now);
+  const [first] = coming;
+  const table = standings.flatMap((s) => onTable(s, airs, now)).sort((a, b) => b.poured - a.poured);
+  const closing = standings.flatMap(({ piece, next, curing, open }): Closing[] => {
+    if (!next || open || !curing || now >= curing.bondUntil || curing.bondUntil > now + 2 * DAY) return [];
+    const pour = coming.find((s) => s.kind === 'pour' && s.pieceIds.includes(piece.id));
+    const last = lastBegin(calendar, Math.max(now, curing.recoatFrom), curing.bondUntil, pour ? (pour.until - pour.begins) / MINUTE : 30);
+    return [{ pieceId: piece.id, until: curing.bondUntil, ...(last !== undefined && { last }) }];
+  });
+  const own = first && closing.find((c) => first.kind === 'pour' && first.pieceIds.includes(c.pieceId));
+  return {
+    ...(first && { first }),
+    dueNow: first !== undefined && first.from <= now + DUE,
+    ...(own && { until: own.until }),
+    next: coming.slice(1).filter((s) => s.from < now + 3 * DAY),
+    table,
+    closing: closing.sort((a, b) => a.until - b.until),
+  };
+}

@@ -1,0 +1,47 @@
+<script lang="ts">
+  import { noticesAt, shownOf, type Notice } from '#core/calendar';
+  import { Live } from '$lib/store/live.svelte';
+  import { putOff, readTold, seenTo, tellOnce } from '$lib/store/notices';
+  import { zone } from '$lib/zone';
+  import { attempt } from './attempt';
+  import { studioCalendar } from './calendar.svelte';
+  import { minutes } from './clock.svelte';
+  import { whereAllStand } from './standings.svelte';
+
+  /** What is to be told: a window that opens or is about to close, a promise that slips. Once for each, here and by the system. */
+  const told = new Live(readTold);
+  const now = $derived(minutes.now);
+  const calendar = $derived(studioCalendar.current);
+  const standings = $derived(whereAllStand(now));
+  const shown = $derived(
+    calendar && standings && told.current ? shownOf(noticesAt(calendar, standings, now, zone), told.current, now, zone) : [],
+  );
+
+  const LATER = 30 * 60_000;
+  async function tell({ key, says, why, href }: Notice) {
+    const worker = await navigator.serviceWorker?.getRegistration();
+    if (!worker || !(await tellOnce(key, Date.now()))) return;
+    await worker.showNotification(says, { body: why, tag: key, data: href });
+  }
+  $effect(() => {
+    if (!told.current?.system || !('Notification' in globalThis) || Notification.permission !== 'granted') return;
+    for (const notice of shown) if (told.current.told[notice.key] === undefined) void tell(notice).catch(console.error);
+  });
+</script>
+
+{#if shown.length}
+  <ul class="shrink-0 border-b border-line bg-warnground text-[13px] text-warnink print:hidden" aria-label="Notices" role="status">
+    {#each shown.slice(0, 3) as notice (notice.key)}
+      <li class="flex flex-wrap items-baseline gap-x-3 px-4 py-1">
+        <a class="font-bold underline" href={notice.href}>{notice.says}</a><span class="min-w-0 grow">{notice.why}</span>
+        <button type="button" class="underline" onclick={() => attempt(() => putOff(notice.key, Date.now() + LATER))}
+          >In half an hour<span class="sr-only">: {notice.says}</span></button
+        >
+        <button type="button" class="underline" onclick={() => attempt(() => seenTo(notice.key, Date.now()))}
+          >Seen<span class="sr-only">: {notice.says}</span></button
+        >
+      </li>
+    {/each}
+    {#if shown.length > 3}<li class="px-4 pb-1">and {shown.length - 3} more</li>{/if}
+  </ul>
+{/if}

@@ -1,0 +1,354 @@
+<script lang="ts">
+  import { saySession, sayPromise, sayShortDay, type Calendar, type Session } from '#core/calendar';
+  import { airs } from '$lib/ui/airs.svelte';
+  import { clockTime, dayAndTime, minutes, weekday } from '$lib/ui/clock.svelte';
+  import DayBars from '$lib/ui/DayBars.svelte';
+  import DayPatterns from '$lib/ui/DayPatterns.svelte';
+  import { shared } from '$lib/store/shared.svelte';
+  import { zone } from '$lib/zone';
+  import type { DaysView } from './view.svelte';
+
+  /**
+   * The days across: the air of the room, the hands, and a lane a piece, with promises along the edge. A session is dragged, or
+   * moved with Alt and the arrow keys; where all would lie then is shown before it is let go.
+   */
+  interface Props {
+    calendar: Calendar;
+    /** What is tried, in its place. */
+    trial?: Calendar | undefined;
+    view: DaysView;
+    chosen?: string | undefined;
+    /** A session is moved to a moment, which is only tried until it is put. */
+    tries: (session: Session, at: number) => void;
+    puts: () => void;
+    drops: () => void;
+    chooses: (id: string) => void;
+    promised: (pieceId: string) => void;
+    holds: (session: Session) => void;
+    bars: (day: string) => void;
+  }
+  let { calendar, trial, view, chosen, tries, puts, drops, chooses, promised, holds, bars }: Props = $props();
+
+  const QUARTER = 900_000;
+  const [AIR, HANDS, HEAD, LANE] = [50, 30, 24, 50] as const;
+  let width = $state(0);
+  const narrow = $derived(width < 760);
+  const left = $derived(narrow ? 96 : 124);
+  const right = $derived(narrow ? 8 : 150);
+  const now = $derived(minutes.now);
+  const shown = $derived(trial ?? calendar);
+  const start = $derived(view.from);
+  const end = $derived(view.until);
+  const x = $derived(
+    (ms: number): number => left + ((Math.min(Math.max(ms, start), end) - start) / (end - start)) * Math.max(1, width - left - right),
+  );
+  const at = (px: number): number => start + ((px - left) / Math.max(1, width - left - right)) * (end - start);
+  const within = (from: number, until: number): boolean => until > start && from < end;
+
+  const days = $derived.by(() => {
+    const all: number[] = [];
+    for (let day = zone.dayStart(start, 0); day < end; day = zone.dayStart(day, 1)) all.push(day);
+    return all;
+  });
+  /** Days whose names have room, and hours between them where there is more. */
+  const every = $derived(Math.max(1, Math.ceil((54 * days.length) / Math.max(1, width - left - right))));
+  const hours = $derived(
+    view.days <= 2 ? days.flatMap((day) => [3, 6, 9, 12, 15, 18, 21].map((h) => day + h * 3_600_000)).filter((h) => within(h, h + 1)) : [],
+  );
+  const nights = $derived(
+    [zone.dayStart(start, -1), ...days].map(
+      (day) => [zone.momentOf(`${zone.dayOf(day)}T23:00`), zone.momentOf(`${zone.dayOf(zone.dayStart(day, 1))}T07:00`)] as const,
+    ),
+  );
+  const barred = $derived(days.filter((day) => !calendar.hours.some((h) => h.until > day && h.from < zone.dayStart(day, 1))));
+
+  const climate = $derived(shared.room && airs.current?.of(shared.room));
+  const air = $derived.by(() => {
+    if (!climate) return undefined;
+    const n = 160;
+    const read = Array.from({ length: n + 1 }, (_, i) => ({
+      ms: start + ((end - start) * i) / n,
+      c: climate.at(start + ((end - start) * i) / n),
+    }));
+    const [low, high] = [Math.min(...read.map((r) => r.c)), Math.max(...read.map((r) => r.c))];
+    const y = (c: number): number => HEAD + 8 + (AIR - 20) * (1 - (c - low) / Math.max(2, high - low));
+    const coldest = read.find((r) => r.c === low)!;
+    return { d: read.map((r, i) => `${i ? 'L' : 'M'}${x(r.ms).toFixed(1)} ${y(r.c).toFixed(1)}`).join(''), low, high, at: coldest.ms };
+  });
+
+  const top = HEAD + AIR + HANDS;
+  const height = $derived(top + Math.max(1, shown.lanes.length) * LANE + 6);
+  const sessions = $derived(shown.sessions.filter((s) => within(s.from, s.until)));
+  const lanesOf = $derived(new Map(shown.lanes.map((lane, i) => [lane.pieceId, i])));
+  const rowsOf = (s: Session): number[] => s.pieceIds.flatMap((id) => lanesOf.get(id) ?? []);
+  /** Where what is tried lay before. */
+  const before = $derived(
+    trial
+      ? calendar.sessions.filter((s) => within(s.from, s.until) && trial.sessions.every((t) => t.id !== s.id || t.begins !== s.begins))
+      : [],
+  );
+  const says = (s: Session): string =>
+    `${s.pieceIds.map((id) => shown.lanes.find((l) => l.pieceId === id)?.name ?? '').join(' and ')}: ${saySession(s)}, ${dayAndTime(s.begins)} to ${clockTime(s.until)}${s.scuff ? ', scuffed first' : ''}${s.pinned ? ', held there' : ''}`;
+  const solid = (s: Session): boolean => s.kind === 'pour';
+
+  let dragged = $state<{ session: Session; from: number; moved: boolean }>();
+  function down(event: PointerEvent, session: Session) {
+    if (event.button !== 0) return;
+    chooses(session.id);
+    if (session.follows) return;
+    dragged = { session, from: event.clientX, moved: false };
+    (event.currentTarget as Element).setPointerCapture(event.pointerId);
+  }
+  function move(event: PointerEvent) {
+    if (!dragged) return;
+    const by = event.clientX - dragged.from;
+    if (!dragged.moved && Math.abs(by) < 4) return;
+    dragged.moved = true;
+    tries(dragged.session, snapped(dragged.session.begins + at(left + by) - at(left)));
+  }
+  function up() {
+    if (dragged?.moved) puts();
+    dragged = undefined;
+  }
+  const snapped = (ms: number): number => Math.max(Math.ceil(now / QUARTER), Math.round(ms / QUARTER)) * QUARTER;
+
+  function keys(event: KeyboardEvent, session: Session) {
+    const tried = trial?.sessions.find((s) => s.id === session.id) ?? session;
+    const along = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+    const handled = ((): boolean => {
+      if (along && event.altKey) {
+        if (!session.follows) tries(session, snapped(tried.begins + along * (event.shiftKey ? 4 : 1) * QUARTER));
+        return true;
+      }
+      if (along) return go(session, along);
+      if (event.key === 'Enter' || event.key === ' ') {
+        if (trial) puts();
+        else chooses(session.id);
+        return true;
+      }
+      if (event.key === 'Escape') {
+        drops();
+        return true;
+      }
+      if (event.key === 'p' && !session.follows) {
+        holds(session);
+        return true;
+      }
+      if (event.key === 'b') {
+        bars(zone.dayOf(session.begins));
+        return true;
+      }
+      return false;
+    })();
+    if (handled) {
+      event.preventDefault();
+      event.stopPropagation();
+    }
+  }
+  let svg = $state<SVGSVGElement>();
+  /** The next session in order of time, chosen and in focus. */
+  function go(session: Session, by: number): boolean {
+    const all = sessions;
+    const next = all[all.findIndex((s) => s.id === session.id) + by];
+    if (!next) return true;
+    chooses(next.id);
+    svg?.querySelector<SVGElement>(`[data-session="${CSS.escape(next.id)}"]`)?.focus();
+    return true;
+  }
+  function wheel(event: WheelEvent) {
+    if (!event.ctrlKey && !event.metaKey) return;
+    event.preventDefault();
+    view.zoom(view.days * (event.deltaY > 0 ? 1.4 : 0.7), at(event.offsetX));
+  }
+</script>
+
+<svelte:window onkeydown={(e) => e.key === 'Escape' && dragged && ((dragged = undefined), drops())} />
+
+<div class="min-h-0 grow overflow-y-auto" bind:clientWidth={width}>
+  {#if width > 0}
+    <svg bind:this={svg} {width} {height} class="block text-[12px] select-none" role="group" aria-label="The days" onwheel={wheel}>
+      <DayPatterns />
+      {#each nights as [from, until] (from)}
+        {#if within(from, until)}<rect
+            x={x(from)}
+            y={HEAD}
+            width={x(until) - x(from)}
+            height={height - HEAD}
+            class="fill-rule opacity-60"
+          />{/if}
+      {/each}
+      {#each days as day, i (day)}
+        <path d="M{x(day)} 0V{height}" class="stroke-line" />
+        {#if i % every === 0}<text x={x(day) + 6} y="15" class="fill-soft"
+            >{weekday(day)}{barred.includes(day) && view.days < 15 ? ' · barred' : ''}</text
+          >{/if}
+      {/each}
+      {#each hours as hour (hour)}
+        <path d="M{x(hour)} {HEAD - 4}V{height}" class="stroke-rule" />
+        <text x={x(hour) + 2} y={HEAD - 1} class="fill-soft text-[10px]">{clockTime(hour)}</text>
+      {/each}
+      {#if air}
+        <text x="10" y={HEAD + 24} class="fill-soft">air</text>
+        <text x="10" y={HEAD + 38} class="fill-soft text-[11px]"
+          >{shared.write.temperature(air.low)} to {shared.write.temperature(air.high)}</text
+        >
+        <path d={air.d} class="fill-none stroke-soft" stroke-width="1.5" role="img" aria-label="Air of the room over these days" />
+      {/if}
+      {#each calendar.noResin as n, i (i)}
+        {#if within(n.from, n.until)}
+          <g
+            ><title>{n.what}: no resin out</title><rect
+              x={x(n.from)}
+              y={HEAD + AIR - 9}
+              width={x(n.until) - x(n.from)}
+              height="9"
+              class="fill-warnground stroke-warn"
+            />
+            {#if x(n.until) - x(n.from) > n.what.length * 6.2}<text x={x(n.from) + 4} y={HEAD + AIR - 1} class="fill-warnink text-[10px]"
+                >{n.what}</text
+              >{/if}</g
+          >
+        {/if}
+      {/each}
+
+      <text x="10" y={HEAD + AIR + 20} class="fill-ink font-bold">your hands</text>
+      <rect x={left} y={HEAD + AIR + 3} width={Math.max(0, width - left - right)} height={HANDS - 6} class="fill-rule" />
+      {#each calendar.hours as h, i (i)}
+        {#if within(h.from, h.until)}<rect
+            x={x(h.from)}
+            y={HEAD + AIR + 3}
+            width={x(h.until) - x(h.from)}
+            height={HANDS - 6}
+            class="fill-paper"
+          />{/if}
+      {/each}
+      {#each calendar.busy as b, i (i)}
+        {#if within(b.from, b.until)}<rect
+            x={x(b.from)}
+            y={HEAD + AIR + 3}
+            width={x(b.until) - x(b.from)}
+            height={HANDS - 6}
+            class="fill-line"><title>busy</title></rect
+          >{/if}
+      {/each}
+      {#each sessions as s (s.id)}
+        <rect
+          x={x(s.from)}
+          y={HEAD + AIR + 6}
+          width={Math.max(2, x(s.until) - x(s.from))}
+          height={HANDS - 12}
+          class={s.id === chosen ? 'fill-buoy' : 'fill-ink'}
+        />
+      {/each}
+
+      {#each shown.lanes as lane, i (lane.pieceId)}
+        {@const y = top + i * LANE}
+        <path d="M8 {y}H{width - 8}" class="stroke-rule" />
+        <a href="/pieces/{lane.pieceId}" class="hover:underline">
+          <text x="10" y={y + 24} class="fill-ink font-serif text-[15px]"
+            >{lane.name.length > (narrow ? 12 : 16) ? `${lane.name.slice(0, narrow ? 11 : 15)}…` : lane.name}</text
+          >
+        </a>
+        {#if lane.obstacle}<text x="10" y={y + 40} class="fill-buoy text-[11px]">no plan: see below</text>
+        {:else if narrow && lane.promise}<text
+            x="10"
+            y={y + 40}
+            class={lane.promise.kept ? 'fill-open text-[11px]' : 'fill-buoy text-[11px]'}>{sayPromise(lane.promise)}</text
+          >
+        {:else if lane.count > 1}<text x="10" y={y + 40} class="fill-soft text-[11px]">{lane.count} boards</text>{/if}
+        <DayBars stretches={lane.stretches} {x} {start} {end} y={y + 17} height={20} hands={false} named={view.days <= 4} />
+        {#if !narrow}
+          {#if lane.promise}
+            {@const promise = lane.promise}
+            <g
+              role="button"
+              tabindex="0"
+              class="cursor-pointer"
+              aria-label="{lane.name}, promised for {sayShortDay(promise.due - 3_600_000, zone)}: {sayPromise(promise)}"
+              onclick={() => promised(lane.pieceId)}
+              onkeydown={(e) => (e.key === 'Enter' || e.key === ' ') && (e.preventDefault(), promised(lane.pieceId))}
+            >
+              <rect x={width - right + 6} y={y + 6} width={right - 14} height={LANE - 12} class="fill-transparent" />
+              <text x={width - right + 12} y={y + 24} class="fill-ink font-bold">{sayShortDay(promise.due - 3_600_000, zone)}</text>
+              <text x={width - right + 12} y={y + 40} class="text-[12px] {promise.kept ? 'fill-open' : 'fill-buoy'}"
+                >{sayPromise(promise)}</text
+              >
+            </g>
+          {:else}<text x={width - right + 12} y={y + 24} class="fill-soft">no date</text>{/if}
+        {/if}
+      {/each}
+      {#if !narrow}<text x={width - right + 12} y="15" class="fill-soft">promised</text>{/if}
+      <path d="M{width - right} 0V{height}" class="stroke-line" />
+
+      {#each before as s (s.id)}
+        {#each rowsOf(s) as row (row)}
+          <rect
+            x={x(s.from)}
+            y={top + row * LANE + 10}
+            width={Math.max(3, x(s.until) - x(s.from))}
+            height="34"
+            class="fill-none stroke-soft"
+            stroke-dasharray="3 2"
+          />
+        {/each}
+      {/each}
+      {#each sessions as s (s.id)}
+        {@const isMoved = trial !== undefined && calendar.sessions.some((c) => c.id === s.id && c.begins !== s.begins)}
+        <g
+          role="button"
+          tabindex={s.id === (chosen ?? sessions[0]?.id) ? 0 : -1}
+          data-session={s.id}
+          class="outline-offset-1 {s.follows ? 'cursor-pointer' : 'cursor-grab'}"
+          aria-label={says(s)}
+          aria-pressed={s.id === chosen}
+          onpointerdown={(e) => down(e, s)}
+          onpointermove={move}
+          onpointerup={up}
+          onpointercancel={() => ((dragged = undefined), drops())}
+          onkeydown={(e) => keys(e, s)}
+        >
+          <title>{says(s)}</title>
+          {#each rowsOf(s) as row (row)}
+            {@const y = top + row * LANE}
+            {@const wide = Math.max(solid(s) ? 4 : 3, x(s.until) - x(s.from))}
+            <rect x={x(s.from) - 3} y={y + 8} width={wide + 6} height="38" class="fill-transparent" />
+            {#if solid(s)}
+              {#if s.scuff}<rect
+                  x={x(s.from)}
+                  y={y + 12}
+                  width={Math.max(3, x(s.begins) - x(s.from))}
+                  height="30"
+                  fill="url(#tide-scuff)"
+                  class="stroke-warn"
+                />{/if}
+              <rect
+                x={x(s.begins)}
+                y={y + 12}
+                width={Math.max(4, x(s.until) - x(s.begins))}
+                height="30"
+                class={s.id === chosen || isMoved ? 'fill-buoy' : 'fill-ink'}
+              />
+            {:else}
+              <rect
+                x={x(s.from)}
+                y={y + (s.follows ? 18 : 15)}
+                width={wide}
+                height={s.follows ? 18 : 24}
+                class="fill-sheet {s.id === chosen || isMoved ? 'stroke-buoy' : 'stroke-ink'}"
+                stroke-width="1.2"
+              />
+            {/if}
+            {#if s.pinned}<circle cx={x(s.begins) + Math.max(2, (x(s.until) - x(s.begins)) / 2)} cy={y + 7} r="3" class="fill-buoy"
+                ><title>held there</title></circle
+              >{/if}
+          {/each}
+        </g>
+      {/each}
+      {#if now >= start && now < end}
+        <path d="M{x(now)} 18V{height}" class="pointer-events-none stroke-buoy" stroke-width="1.5" />
+        <rect x={x(now) - 20} y="4" width="40" height="16" rx="2" class="fill-buoy" />
+        <text x={x(now)} y="16" text-anchor="middle" class="fill-sheet font-bold">{clockTime(now)}</text>
+      {/if}
+    </svg>
+  {/if}
+</div>

@@ -1,0 +1,73 @@
+<script lang="ts">
+  import type { DiaryEntry, Piece } from '#core/document';
+  import { setLeftOut, setPromise, setTogether } from '$lib/store/diary';
+  import { attempt } from '$lib/ui/attempt';
+
+  /** Which pieces are planned, what was promised for when, how much it weighs, and what is poured together. */
+  let { diary, pieces }: { diary: readonly DiaryEntry[]; pieces: readonly Piece[] } = $props();
+  const weights = ['can wait', 'rather not late', 'as any other', 'before others', 'before all others'];
+  const out = (id: string): boolean => diary.some((e) => e.kind === 'left out' && e.pieceId === id);
+  const group = (id: string): string[] => diary.flatMap((e) => (e.kind === 'together' && e.pieceIds.includes(id) ? e.pieceIds : []));
+  const date = (text: string): string | undefined => (/^(19[7-9]|20\d|21\d)\d-\d\d-\d\d$/.test(text) ? text : undefined);
+  function join(piece: Piece, other: string) {
+    const ids = other ? [...new Set([...group(other), other, piece.id])] : group(piece.id).filter((id) => id !== piece.id);
+    void attempt(() => setTogether(ids, other ? `Pour ${piece.name} with another` : `Pour ${piece.name} by itself`));
+  }
+</script>
+
+<table class="stacked w-full">
+  <thead class="text-left text-[13px] text-soft"
+    ><tr
+      ><th class="px-3 py-1">Piece</th><th>Promised for</th><th>Its promise comes</th><th>Poured with</th><th class="pr-3">Planned</th></tr
+    ></thead
+  >
+  <tbody>
+    {#each pieces as piece (piece.id)}
+      <tr class="border-t border-rule">
+        <th class="px-3 py-1 text-left font-serif text-[15px]"><a class="hover:underline" href="/pieces/{piece.id}">{piece.name}</a></th>
+        <td data-head="Promised for"
+          ><input
+            type="date"
+            class="input w-38! min-h-7!"
+            aria-label="{piece.name} promised for"
+            value={piece.dueOn ?? ''}
+            onchange={(e) => attempt(() => setPromise(piece.id, { dueOn: date(e.currentTarget.value) }, `Promise ${piece.name}`))}
+          /></td
+        >
+        <td data-head="Its promise comes"
+          ><select
+            class="input w-40! min-h-7!"
+            aria-label="The promise of {piece.name} comes"
+            disabled={!piece.dueOn}
+            value={piece.priority ?? 3}
+            onchange={(e) => attempt(() => setPromise(piece.id, { priority: Number(e.currentTarget.value) }, `Weigh ${piece.name}`))}
+            >{#each weights as says, i (says)}<option value={i + 1}>{says}</option>{/each}</select
+          ></td
+        >
+        <td data-head="Poured with"
+          ><select
+            class="input w-40! min-h-7!"
+            aria-label="{piece.name} is poured with"
+            value={group(piece.id).find((id) => id !== piece.id) ?? ''}
+            onchange={(e) => join(piece, e.currentTarget.value)}
+            ><option value="">by itself</option>{#each pieces.filter((p) => p.id !== piece.id) as other (other.id)}<option value={other.id}
+                >{other.name}</option
+              >{/each}</select
+          ></td
+        >
+        <td class="pr-3" data-head="Planned"
+          ><input
+            type="checkbox"
+            class="accent-ink"
+            aria-label="{piece.name} is planned"
+            checked={!out(piece.id)}
+            onchange={(e) =>
+              attempt(() =>
+                setLeftOut(piece.id, !e.currentTarget.checked, e.currentTarget.checked ? `Plan ${piece.name}` : `Leave out ${piece.name}`),
+              )}
+          /></td
+        >
+      </tr>
+    {/each}
+  </tbody>
+</table>

@@ -1,0 +1,48 @@
+<script lang="ts">
+  import { readSpans, writeSpans } from '#core/calendar';
+  import { Live } from '$lib/store/live.svelte';
+  import { readTold, setQuiet, setSystem } from '$lib/store/notices';
+  import { attempt } from '$lib/ui/attempt';
+  import Field from '$lib/ui/Field.svelte';
+
+  /** Notices on this device: whether the system shows them, and the hours in which nothing is told. */
+  const told = new Live(readTold);
+  const can = 'Notification' in globalThis && 'serviceWorker' in navigator;
+  let asked = $state(can ? Notification.permission : 'denied');
+  let typed = $state<string>();
+  const stored = $derived(told.current?.quiet ? writeSpans([told.current.quiet]) : 'none');
+
+  async function system(on: boolean) {
+    if (on && asked !== 'granted') asked = await Notification.requestPermission();
+    await attempt(() => setSystem(on && asked === 'granted'));
+  }
+  /** "22–7" runs on over midnight. */
+  function readNight(text: string): { ok: true; value: number; from?: number; until?: number } | { ok: false; says: string } {
+    if (['', 'none'].includes(text.trim().toLowerCase())) return { ok: true, value: 0 };
+    const [a = '', b = ''] = text.split(/–|-|\bto\b/);
+    const [first, second] = [readSpans(`${a}–24`), readSpans(`0–${b}`)];
+    return first.ok && second.ok
+      ? { ok: true, value: 1, from: first.spans[0]!.from, until: second.spans[0]!.until }
+      : { ok: false, says: 'Write them as 22–7, or “none”.' };
+  }
+  async function quiet() {
+    const read = readNight(typed ?? stored);
+    if (!read.ok) return;
+    const ok = await attempt(() => setQuiet(read.from === undefined ? undefined : { from: read.from, until: read.until! }));
+    if (ok) typed = undefined;
+  }
+</script>
+
+<div class="flex flex-col gap-2">
+  <label class="flex items-center gap-2"
+    ><input
+      type="checkbox"
+      class="accent-ink"
+      disabled={!can || asked === 'denied'}
+      checked={told.current?.system ?? false}
+      onchange={(e) => system(e.currentTarget.checked)}
+    />Let the system show them too, while Nerite is open or in the background</label
+  >
+  {#if asked === 'denied'}<p class="text-[13px] text-soft">This browser does not allow it. Where it asks again, say yes.</p>{/if}
+  <Field label="Quiet hours" narrow read={readNight} commit={quiet} bind:text={() => typed ?? stored, (text) => (typed = text)} />
+</div>
