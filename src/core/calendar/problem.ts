@@ -191,6 +191,8 @@ function announced(made: Made[], { diary }: Asked, start: number): void {
   for (const { job } of made)
     for (const operation of job.operations) {
       const minute = at.get(operation.id);
-      if (minute !== undefined && minute >= 0 && minute <= HOLDS) operation.announced = Math.round(minute);
+      if (minute === undefined || minute < 0) continue;
+      if (minute <= HOLDS) operation.announced = Math.round(minute);
+      if (minute < SLOTS * SLOT) operation.before = Math.round(minute / SLOT);
     }
 }

@@ -236,14 +236,12 @@ export function firstDates(maker: Maker, asked: Asked, pieceId: string, tell: (s
     tell(i / steps.length);
     return step();
   });
-  const least = (a: number | undefined, b: number | undefined): number | undefined =>
-    a === undefined ? b : b === undefined ? a : Math.min(a, b);
-  const withMoved = least(moved, alone);
-  const withMovedCold = least(movedCold, aloneCold);
-  return {
-    ...(alone !== undefined && { alone }),
-    ...(aloneCold !== undefined && { aloneCold }),
-    ...(withMoved !== undefined && { moved: withMoved }),
-    ...(withMovedCold !== undefined && { movedCold: withMovedCold }),
-  };
+  const later = (a: number | undefined, b: number | undefined): number | undefined =>
+    a === undefined || b === undefined ? undefined : Math.max(a, b);
+  const sooner = (a: number | undefined, b: number | undefined): number | undefined =>
+    a === undefined || b === undefined ? (a ?? b) : Math.min(a, b);
+  // moved there is no later than left alone; and a colder room, in which others move too, is no help
+  const ends = { alone, moved: sooner(moved, alone) };
+  const colds = { aloneCold: later(alone, aloneCold), movedCold: later(ends.moved, sooner(movedCold, aloneCold)) };
+  return Object.fromEntries(Object.entries({ ...ends, ...colds }).filter(([, at]) => at !== undefined));
 }

@@ -41,9 +41,9 @@ const weatherOf = ({ rooms }: Problem): Weather[] =>
 /** Where hands are at work and boards lie, while jobs are put in and taken out. */
 export class Occupied {
   /** How many want the hands in a slot. */
-  readonly taken: Uint8Array;
+  taken: Uint8Array;
   readonly weather: Weather[];
-  readonly #lies: Lies[] = [];
+  #lies: Lies[] = [];
 
   constructor(
     readonly problem: Problem,
@@ -54,6 +54,14 @@ export class Occupied {
     this.taken.fill(1, 0, problem.busyUntil);
     for (const { place, until, boards, job } of problem.lying)
       this.#lies.push({ place, from: 0, until: Math.ceil(until / problem.slot), boards, of: -1, ...(job !== undefined && { own: job }) });
+  }
+
+  /** The same, seen by jobs that are a little otherwise: nothing is put in or taken out there. */
+  of(problem: Problem): Occupied {
+    const other = new Occupied(problem, this.moments);
+    other.taken = this.taken;
+    other.#lies = this.#lies;
+    return other;
   }
 
   #hands(start: number, minutes: number, by: 1 | -1): void {

@@ -69,6 +69,24 @@ class Search {
     this.putBack(number, put);
   }
 
+  /** Puts a job where it was planned before; false where that cannot be. */
+  putAsBefore(number: number): boolean {
+    const { problem } = this;
+    const job = problem.jobs[number]!;
+    if (job.operations.some((o) => o.before === undefined || (o.pin !== undefined && o.pin !== o.before))) return false;
+    const held = { ...job, operations: job.operations.map((o) => ({ ...o, pin: o.before! })) };
+    const jobs = problem.jobs.map((j, n) => (n === number ? held : j));
+    this.occupied.keepPins(job, -1);
+    // within the artist's hours it was planned; they may be others by now
+    const free = held.operations.every(({ pin, minutes }) =>
+      problem.hands.subarray(pin, pin + slotsOf(minutes, problem)).every((h) => h === 1),
+    );
+    const put = free ? putBest(number, this.occupied.of({ ...problem, jobs }), held.operations.at(-1)!.pin + 1) : undefined;
+    this.occupied.keepPins(job, 1);
+    this.putBack(number, put);
+    return put !== undefined;
+  }
+
   found(): Found {
     return {
       puts: [...this.#puts],
@@ -209,6 +227,18 @@ const asPlan = (problem: Problem, { puts, cost }: Found, unpinned: string[], sea
   cost,
 });
 
+/**
+ * All as it was planned before, as far as it still can be: jobs whose operations find their slots free stand there, the others
+ * are put where they cost least.
+ */
+function asBefore(problem: Problem, search: Search): Found | undefined {
+  if (!problem.jobs.some((job) => job.operations.some((o) => o.before !== undefined))) return undefined;
+  for (const n of problem.jobs.keys()) search.takeOut(n);
+  const left = problem.jobs.flatMap((_, n) => (search.putAsBefore(n) ? [] : [n]));
+  for (const n of left) search.putBest(n);
+  return search.found();
+}
+
 /** A plan that was made before, where it still can be: its jobs in the order they begin, each as it was. */
 function keptPlan(problem: Problem, plan: Plan, search: Search, costOf: (plan: Plan) => number | undefined): Found | undefined {
   const cost = costOf(plan);
@@ -236,6 +266,7 @@ export function planJobs(asked: Problem, tell: Tell = () => true, kept?: { plan:
   let going = true;
   const told = (share: number): void => void (going &&= tell(Math.min(1, share)) !== false);
 
+  if (!best) best = asBefore(problem, search);
   for (const order of startingOrders(problem)) {
     if (best && !going) break;
     for (let k = 0; k < n; k++) search.takeOut(k);

@@ -62,6 +62,8 @@ export interface Operation {
   pin?: number;
   /** Minute it was announced for, within the next two days. */
   announced?: number;
+  /** Slot it was planned for before, however far ahead: of plans that cost the same the one that leaves it there is taken. */
+  before?: number;
 }
 
 /** A piece as its promise sees it. */

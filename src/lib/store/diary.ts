@@ -114,7 +114,7 @@ export async function takeBusy(source: string, busy: { from: number; until: numb
   ]);
 }
 
-/** Keeps what was told for the next two days. It is no edit, and no undo takes it back. */
+/** Keeps what was told, so that the next plan stays near it. It is no edit, and no undo takes it back. */
 export function recordAnnounced(sessions: { operation: string; at: number }[]): Promise<void> {
   return db.transaction('rw', db.diary, async () => {
     const old = (await those('announced')) as Extract<DiaryEntry, { kind: 'announced' }>[];

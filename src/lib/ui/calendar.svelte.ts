@@ -9,8 +9,8 @@ import { minutes } from './clock.svelte';
 const QUARTER = 900_000;
 /** What is edited settles for so long before the days are planned anew, ms. */
 const SETTLES = 350;
-/** A plan that stands for so long is what was announced, ms, for so far ahead. */
-const [STANDS, AHEAD] = [5_000, 48 * 3_600_000];
+/** A plan that stands for so long is what was announced, ms. */
+const STANDS = 3_000;
 
 /** The studio's plan over the days, made anew in a worker when something it follows from is stored, while anything shows it. */
 class StudioCalendar {
@@ -43,6 +43,8 @@ class StudioCalendar {
   });
   /** What was announced is no reason to plan anew. */
   readonly #diary = $derived(JSON.stringify(shared.diary?.filter((e) => e.kind !== 'announced')));
+  /** The days are planned in quarter hours, and anew when one is over. */
+  readonly #quarter = $derived(Math.floor(minutes.now / QUARTER));
   readonly #asked = $derived([
     shared.pieces,
     shared.summaries,
@@ -54,7 +56,7 @@ class StudioCalendar {
     shared.air,
     shared.measuredC,
     this.#diary,
-    Math.floor(minutes.now / QUARTER),
+    this.#quarter,
   ]);
 
   get #work(): Days {
@@ -78,7 +80,10 @@ class StudioCalendar {
         this.#again = false;
         try {
           this.#share = 0;
-          const next = await this.#work.plan(this.when, (share) => (this.#share = share));
+          const next = await this.#work.plan(this.when, (share) => {
+            // what it told on its way may come in after the plan itself
+            if (this.#busy) this.#share = share;
+          });
           if (this.#current && next) this.#compared = compare(this.#current, next);
           this.#current = next;
           this.#failed = undefined;
@@ -90,17 +95,18 @@ class StudioCalendar {
       this.#share = undefined;
       this.#busy = false;
       clearTimeout(this.#announce);
-      this.#announce = setTimeout(() => void this.#announced(), STANDS);
+      this.#announce = setTimeout(() => void this.announce(), STANDS);
     })();
     await this.#settled;
   }
 
-  async #announced(): Promise<void> {
+  /** Keeps what the plan at hand tells, so that the next one stays near it. */
+  async announce(): Promise<void> {
     const all = this.#current;
     if (!all) return;
-    const soon = all.sessions.filter((s) => !s.follows && s.from < all.now + AHEAD);
+    const told = all.sessions.filter((s) => !s.follows);
     try {
-      await recordAnnounced(soon.map((s) => ({ operation: s.id, at: s.begins })));
+      await recordAnnounced(told.map((s) => ({ operation: s.id, at: s.begins })));
     } catch (error) {
       console.error(error);
     }

@@ -58,10 +58,17 @@ async function ask({ now, zone, benchC }: When): Promise<Asked | undefined> {
   });
 }
 
+/** What the plan at hand told, as the diary will have it: what is tried stays near it. */
+const toldBy = (plan: Planned): DiaryEntry[] =>
+  plan.calendar.sessions
+    .filter((s) => !s.follows)
+    .map((s, i) => ({ id: `told-${i}`, kind: 'announced', operation: s.id, at: new Date(s.begins).toISOString() }));
+
 /** A studio in which something is held at a moment instead, which is only tried. */
 function holding(all: Asked, operation: string, at: number): Asked {
   const pin: DiaryEntry = { id: 'try', kind: 'pin', operation, at: new Date(at).toISOString() };
-  return { ...all, diary: [...all.diary.filter((e) => !(e.kind === 'pin' && e.operation === operation)), pin] };
+  const rest = all.diary.filter((e) => !(e.kind === 'pin' && e.operation === operation) && !(planned && e.kind === 'announced'));
+  return { ...all, diary: [...rest, ...(planned ? toldBy(planned) : []), pin] };
 }
 
 const work = {

@@ -184,9 +184,7 @@ test('the sample studio has planned pieces, one curing, and two finished with di
   const studio = sample();
   const now = Date.parse('2026-11-25T13:36:00Z');
   const m = { resins: studio.resins, colourants: studio.colourants, method: studio.method, air: steady(21.4) };
-  const all = studio.pieces.map((p) =>
-    standingOf(p, studio.pours.map(summaryOf), { airs, means: m, room: studio.rooms[0]! }, now),
-  );
+  const all = studio.pieces.map((p) => standingOf(p, studio.pours.map(summaryOf), { airs, means: m, room: studio.rooms[0]! }, now));
   assert.equal(all.filter((s) => s.curing && now < s.curing.recoatFrom).length, 1);
   assert.ok(all.filter((s) => s.pours.length === 0).length >= 3);
   assert.equal(all.filter((s) => s.pours.length && !s.next).length, 2);

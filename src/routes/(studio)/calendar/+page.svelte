@@ -101,6 +101,7 @@
     if (!put || !calendar) return;
     const label = `Move ${saySession(put.session)} of ${sayPieces(put.session.pieceIds, shared.pieces ?? [])}`;
     changed = { label, since: calendar };
+    await studioCalendar.announce();
     const ok = await attempt(() => setPin(put.session.id, put.at, put.session.pieceIds, label));
     tried = undefined;
     if (!ok) trial = undefined;

@@ -39,18 +39,19 @@
       ? `, scuffed first for ${sayMinutes(session.scuff)}`
       : ''}{session.place ? ` · on ${session.place}` : ''}
   </p>
-  {#if session.follows}
-    <p>It follows its pour by itself, at the first moment you are there.</p>
-  {:else if because}
-    <p><b>Not sooner:</b> {because.notSooner}</p>
-    <p><b>Can wait:</b> {because.canWait}</p>
-  {:else}<p class="text-soft" aria-busy="true">Looking at what it waits for.</p>{/if}
   {#if trying}
+    <p>This is only tried. What moves with it stands beside.</p>
     <p class="flex flex-wrap gap-2">
       <button type="button" class="button button-main" onclick={puts}>Put it there</button>
       <button type="button" class="button" onclick={drops}>Leave it where it was</button>
     </p>
   {:else}
+    {#if session.follows}
+      <p>It follows its pour by itself, at the first moment you are there.</p>
+    {:else if because}
+      <p><b>Not sooner:</b> {because.notSooner}</p>
+      <p><b>Can wait:</b> {because.canWait}</p>
+    {:else}<p class="text-soft" aria-busy="true">Looking at what it waits for.</p>{/if}
     {#if !session.follows}
       <label class="flex flex-wrap items-center gap-2 text-[13px]"
         >Move it to<input

@@ -28,19 +28,15 @@
     </div>
   </div>
   {#if shared.diary}
-    <div class="grid min-h-0 grow gap-3 lg:grid-cols-[minmax(0,300px)_minmax(0,1fr)_minmax(0,1fr)]">
+    <div class="grid min-h-0 grow gap-3 lg:grid-cols-[minmax(0,290px)_minmax(0,380px)_minmax(0,1fr)]">
       <Sheet title="Your week" aside="as 17–22, or “away”"
         ><div class="min-h-0 grow overflow-y-auto"><Week {diary} now={minutes.now} /></div></Sheet
       >
       <div class="flex min-h-0 flex-col gap-3 lg:overflow-y-auto">
         <Sheet title="Busy" aside="your hands are elsewhere" class="shrink-0"><Away {diary} now={minutes.now} /></Sheet>
-      </div>
-      <div class="flex min-h-0 flex-col gap-3 lg:overflow-y-auto">
         <Sheet title="No resin out" aside="nothing laid, nothing tacky" class="shrink-0"><NoResin {diary} now={minutes.now} /></Sheet>
       </div>
-      <Sheet title="Pieces and promises" class="lg:col-span-3"
-        ><div class="max-h-64 min-h-0 overflow-y-auto"><Pieces {diary} {pieces} /></div></Sheet
-      >
+      <Sheet title="Pieces and promises"><div class="min-h-0 grow overflow-y-auto"><Pieces {diary} {pieces} /></div></Sheet>
     </div>
   {/if}
 </main>

@@ -34,17 +34,21 @@
   {#each typed as b (b.id)}
     <p class="flex justify-between gap-3">
       <span><b>{b.what}</b> {dayAndTime(Date.parse(b.from))} to {dayAndTime(Date.parse(b.until))}</span>
-      <button type="button" class="underline" onclick={() => attempt(() => removeEntries('Take off a busy time', [b]))}
+      <button type="button" class="underline whitespace-nowrap" onclick={() => attempt(() => removeEntries('Take off a busy time', [b]))}
         >Take off<span class="sr-only"> {b.what}</span></button
       >
     </p>
   {/each}
-  <form class="grid grid-cols-2 gap-2" onsubmit={add}>
-    <label class="col-span-2 text-[13px] text-soft">What<input class="input" bind:value={what} maxlength="80" placeholder="busy" /></label>
-    <label class="text-[13px] text-soft">From<input type="datetime-local" class="input" bind:value={from} /></label>
-    <label class="text-[13px] text-soft">Until<input type="datetime-local" class="input" bind:value={until} /></label>
-    {#if insist && wrong}<p class="col-span-2 text-[13px] text-buoy" role="alert">{wrong}</p>{/if}
-    <button type="submit" class="button justify-self-start">Add a busy time</button>
-  </form>
+  <details>
+    <summary class="underline">Add a busy time</summary>
+    <form class="mt-2 grid grid-cols-2 gap-2" onsubmit={add}>
+      <label class="col-span-2 text-[13px] text-soft">What<input class="input" bind:value={what} maxlength="80" placeholder="busy" /></label
+      >
+      <label class="text-[13px] text-soft">From<input type="datetime-local" class="input" bind:value={from} /></label>
+      <label class="text-[13px] text-soft">Until<input type="datetime-local" class="input" bind:value={until} /></label>
+      {#if insist && wrong}<p class="col-span-2 text-[13px] text-buoy" role="alert">{wrong}</p>{/if}
+      <button type="submit" class="button justify-self-start">Add a busy time</button>
+    </form>
+  </details>
   <Files {busy} zoneName={zone.name} {now} pieces={shared.pieces ?? []} />
 </div>

@@ -61,7 +61,7 @@
   {#each sources as { source, own, until } (source)}
     <p class="flex justify-between gap-3">
       <span><b>{source}</b>: {own.length} busy {own.length === 1 ? 'time' : 'times'} until {dayMonth(until)}</span>
-      <button type="button" class="underline" onclick={() => attempt(() => removeEntries(`Take off ${source}`, own))}
+      <button type="button" class="underline whitespace-nowrap" onclick={() => attempt(() => removeEntries(`Take off ${source}`, own))}
         >Take off<span class="sr-only"> {source}</span></button
       >
     </p>
@@ -73,6 +73,7 @@
   <div class="flex flex-wrap gap-2">
     <FileButton label="Bring in busy times" busy={reading} accept=".ics,text/calendar" onfile={read} />
     <button type="button" class="button" onclick={write}>Save your sessions (.ics)</button>
+    <a class="button" href="/calendar/week">Print a week</a>
   </div>
   {#if says}<p class="mt-2 text-[13px] {says.good ? '' : 'text-buoy'}" role={says.good ? 'status' : 'alert'}>{says.text}</p>{/if}
 </div>

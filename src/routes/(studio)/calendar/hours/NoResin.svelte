@@ -68,7 +68,10 @@
   {#each once as e (e.id)}
     <p class="flex justify-between gap-3">
       <span><b>{e.what}</b>{room(e.roomId)}, {dayAndTime(Date.parse(e.from))} to {dayAndTime(Date.parse(e.until))}</span>
-      <button type="button" class="underline" onclick={() => attempt(() => removeEntries('Take off a time without resin', [e]))}
+      <button
+        type="button"
+        class="underline whitespace-nowrap"
+        onclick={() => attempt(() => removeEntries('Take off a time without resin', [e]))}
         >Take off<span class="sr-only"> {e.what}</span></button
       >
     </p>
@@ -76,34 +79,42 @@
   {#each weekly as e (e.id)}
     <p class="flex justify-between gap-3">
       <span><b>{e.what}</b>{room(e.roomId)}, {e.weekdays.map((d) => short[d]).join(' ')} {writeSpans([e.span])}</span>
-      <button type="button" class="underline" onclick={() => attempt(() => removeEntries('Take off a time without resin', [e]))}
+      <button
+        type="button"
+        class="underline whitespace-nowrap"
+        onclick={() => attempt(() => removeEntries('Take off a time without resin', [e]))}
         >Take off<span class="sr-only"> {e.what}</span></button
       >
     </p>
   {/each}
-  <form class="grid grid-cols-2 gap-2" onsubmit={add}>
-    <label class="text-[13px] text-soft"
-      >What<input class="input" bind:value={what} maxlength="80" placeholder="guests, a child’s bedtime" /></label
-    >
-    <label class="text-[13px] text-soft"
-      >Where<select class="input" bind:value={roomId}
-        ><option value="">in every room</option>{#each shared.rooms ?? [] as r (r.id)}<option value={r.id}>{r.name}</option>{/each}</select
-      ></label
-    >
-    <label class="col-span-2 flex items-center gap-2"><input type="checkbox" class="accent-ink" bind:checked={repeats} />every week</label>
-    {#if repeats}
-      <fieldset class="col-span-2 flex flex-wrap gap-x-3">
-        <legend class="sr-only">On which days</legend>
-        {#each short as name, i (name)}<label class="flex items-center gap-1"
-            ><input type="checkbox" class="accent-ink" value={i} bind:group={weekdays} />{name}</label
-          >{/each}
-      </fieldset>
-      <label class="col-span-2 text-[13px] text-soft">Hours<input class="input" bind:value={hours} placeholder="19–7" /></label>
-    {:else}
-      <label class="text-[13px] text-soft">From<input type="datetime-local" class="input" bind:value={from} /></label>
-      <label class="text-[13px] text-soft">Until<input type="datetime-local" class="input" bind:value={until} /></label>
-    {/if}
-    {#if insist && wrong}<p class="col-span-2 text-[13px] text-buoy" role="alert">{wrong}</p>{/if}
-    <button type="submit" class="button justify-self-start">Add it</button>
-  </form>
+  <details>
+    <summary class="underline">Add a time without resin</summary>
+    <form class="mt-2 grid grid-cols-2 gap-2" onsubmit={add}>
+      <label class="text-[13px] text-soft"
+        >What<input class="input" bind:value={what} maxlength="80" placeholder="guests, a child’s bedtime" /></label
+      >
+      <label class="text-[13px] text-soft"
+        >Where<select class="input" bind:value={roomId}
+          ><option value="">in every room</option>{#each shared.rooms ?? [] as r (r.id)}<option value={r.id}>{r.name}</option
+            >{/each}</select
+        ></label
+      >
+      <label class="col-span-2 flex items-center gap-2"><input type="checkbox" class="accent-ink" bind:checked={repeats} />every week</label
+      >
+      {#if repeats}
+        <fieldset class="col-span-2 flex flex-wrap gap-x-3">
+          <legend class="sr-only">On which days</legend>
+          {#each short as name, i (name)}<label class="flex items-center gap-1"
+              ><input type="checkbox" class="accent-ink" value={i} bind:group={weekdays} />{name}</label
+            >{/each}
+        </fieldset>
+        <label class="col-span-2 text-[13px] text-soft">Hours<input class="input" bind:value={hours} placeholder="19–7" /></label>
+      {:else}
+        <label class="text-[13px] text-soft">From<input type="datetime-local" class="input" bind:value={from} /></label>
+        <label class="text-[13px] text-soft">Until<input type="datetime-local" class="input" bind:value={until} /></label>
+      {/if}
+      {#if insist && wrong}<p class="col-span-2 text-[13px] text-buoy" role="alert">{wrong}</p>{/if}
+      <button type="submit" class="button justify-self-start">Add it</button>
+    </form>
+  </details>
 </div>

@@ -25,18 +25,18 @@
     {#each pieces as piece (piece.id)}
       <tr class="border-t border-rule">
         <th class="px-3 py-1 text-left font-serif text-[15px]"><a class="hover:underline" href="/pieces/{piece.id}">{piece.name}</a></th>
-        <td data-head="Promised for"
+        <td class="pr-3" data-head="Promised for"
           ><input
             type="date"
-            class="input w-38! min-h-7!"
+            class="input w-34! min-h-7! px-2!"
             aria-label="{piece.name} promised for"
             value={piece.dueOn ?? ''}
             onchange={(e) => attempt(() => setPromise(piece.id, { dueOn: date(e.currentTarget.value) }, `Promise ${piece.name}`))}
           /></td
         >
-        <td data-head="Its promise comes"
+        <td class="pr-3" data-head="Its promise comes"
           ><select
-            class="input w-40! min-h-7!"
+            class="input w-34! min-h-7! px-2!"
             aria-label="The promise of {piece.name} comes"
             disabled={!piece.dueOn}
             value={piece.priority ?? 3}
@@ -44,9 +44,9 @@
             >{#each weights as says, i (says)}<option value={i + 1}>{says}</option>{/each}</select
           ></td
         >
-        <td data-head="Poured with"
+        <td class="pr-3" data-head="Poured with"
           ><select
-            class="input w-40! min-h-7!"
+            class="input w-34! min-h-7! px-2!"
             aria-label="{piece.name} is poured with"
             value={group(piece.id).find((id) => id !== piece.id) ?? ''}
             onchange={(e) => join(piece, e.currentTarget.value)}
@@ -55,7 +55,7 @@
               >{/each}</select
           ></td
         >
-        <td class="pr-3" data-head="Planned"
+        <td data-head="Planned"
           ><input
             type="checkbox"
             class="accent-ink"

@@ -20,7 +20,7 @@
   let on = $state('');
 </script>
 
-<div class="flex flex-col gap-1.5 p-3">
+<div class="flex flex-col gap-1.5 p-3 [&_label]:w-22">
   {#each names as name, i (name)}
     <SpansField label={name} spans={ofDay(i)} commit={(spans) => attempt(() => setWeekday(i, spans))} />
   {/each}
@@ -36,19 +36,21 @@
           commit={(spans) => attempt(() => setDay(day.on, spans, 'Change a day'))}
         />
       </div>
-      <button type="button" class="underline" onclick={() => attempt(() => removeEntries('As every week again', [day]))}
+      <button type="button" class="underline whitespace-nowrap" onclick={() => attempt(() => removeEntries('As every week again', [day]))}
         >As every week</button
       >
     </div>
   {:else}<p class="text-soft">None. A day that is barred on the calendar stands here too.</p>{/each}
   <form
-    class="mt-2 flex items-center gap-2"
+    class="mt-2 flex flex-wrap items-center gap-2"
     onsubmit={(e) => {
       e.preventDefault();
       if (on) void attempt(() => addEntry('Add a day', { kind: 'day', on, spans: [] })).then((ok) => ok && (on = ''));
     }}
   >
-    <label class="flex items-center gap-2">Another day<input type="date" class="input w-42!" bind:value={on} min={today} /></label>
+    <label class="flex items-center gap-2 whitespace-nowrap"
+      >Another day<input type="date" class="input w-42!" bind:value={on} min={today} /></label
+    >
     <button type="submit" class="button" disabled={!on || days.some((d) => d.on === on)}>Add it as away</button>
   </form>
 </div>
