@@ -1,5 +1,9 @@
 /** Every screen of the sample studio, with the views that one address leads to. */
 export const screens = [
+  '/today',
+  '/calendar',
+  '/calendar/hours',
+  '/calendar/week',
   '/pieces',
   '/pieces/new',
   '/pieces/kelp-cove-1',

@@ -131,7 +131,7 @@ class Search {
 /** How often all jobs are put back once more at the end. */
 const ROUNDS = 4;
 /** Attempts without a better plan after which it is left as it is. */
-const STALE = 200;
+const STALE = 160;
 
 /** What is taken out, the order it is put back in, and what slots of those still out cost meanwhile. */
 interface Attempt {
@@ -314,7 +314,7 @@ function leastOf(problem: Problem, moments: Moments): number {
 }
 
 /** How often a plan of so many jobs is taken apart and put together again: few are gone through nearly whole, of many each a few times. */
-export const effortFor = (jobs: number): number => (jobs <= 5 ? 600 : Math.max(40, Math.round(1800 / jobs)));
+export const effortFor = (jobs: number): number => (jobs <= 5 ? 600 : Math.max(40, Math.round(1000 / jobs)));
 
 /** Pieces to take out and the order to put them back: all pairs first, then by chance of near ones. */
 function attempt(problem: Problem, best: Found, i: number, random: () => number): Attempt {

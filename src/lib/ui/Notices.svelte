@@ -34,11 +34,17 @@
     {#each shown.slice(0, 3) as notice (notice.key)}
       <li class="flex flex-wrap items-baseline gap-x-3 px-4 py-1">
         <a class="font-bold underline" href={notice.href}>{notice.says}</a><span class="min-w-0 grow">{notice.why}</span>
-        <button type="button" class="underline" onclick={() => attempt(() => putOff(notice.key, Date.now() + LATER))}
-          >In half an hour<span class="sr-only">: {notice.says}</span></button
+        <button
+          type="button"
+          class="underline"
+          onclick={() => attempt(() => putOff(notice.key, Date.now() + LATER))}
+          aria-label="In half an hour: {notice.says}">In half an hour</button
         >
-        <button type="button" class="underline" onclick={() => attempt(() => seenTo(notice.key, Date.now()))}
-          >Seen<span class="sr-only">: {notice.says}</span></button
+        <button
+          type="button"
+          class="underline"
+          onclick={() => attempt(() => seenTo(notice.key, Date.now()))}
+          aria-label="Seen: {notice.says}">Seen</button
         >
       </li>
     {/each}

@@ -1,5 +1,6 @@
+import { untrack } from 'svelte';
 import { createSubscriber } from 'svelte/reactivity';
-import { compare, type Because, type Calendar, type Compared } from '#core/calendar';
+import type { Because, Calendar } from '#core/calendar';
 import { recordAnnounced } from '$lib/store/diary';
 import { shared } from '$lib/store/shared.svelte';
 import { calendarWork, type Days, type When } from '$lib/work/calendar';
@@ -9,6 +10,8 @@ import { minutes } from './clock.svelte';
 const QUARTER = 900_000;
 /** What is edited settles for so long before the days are planned anew, ms. */
 const SETTLES = 350;
+/** So long after the last screen that shows it the worker is ended, ms. */
+const LINGERS = 3_000;
 /** A plan that stands for so long is what was announced, ms. */
 const STANDS = 3_000;
 
@@ -17,28 +20,30 @@ class StudioCalendar {
   #current = $state.raw<Calendar>();
   #share = $state<number>();
   #failed = $state<string>();
-  /** What the last plan changed, beside the one before it. */
-  #compared = $state.raw<Compared>();
   #kept: Days | undefined;
   #busy = false;
+  #run = 0;
+  readonly #waiting: ((calendar: Calendar | undefined) => void)[] = [];
+  #ends?: ReturnType<typeof setTimeout>;
   #again = false;
   #timer?: ReturnType<typeof setTimeout>;
-  #announce?: ReturnType<typeof setTimeout>;
-  #settled: Promise<void> = Promise.resolve();
   readonly #subscribe = createSubscriber(() => {
     const stop = $effect.root(() => {
       $effect(() => {
         void this.#asked;
         clearTimeout(this.#timer);
-        this.#timer = setTimeout(() => void this.#plan(), this.#current ? SETTLES : 0);
+        this.#timer = setTimeout(
+          () => void this.#plan(),
+          untrack(() => (this.#current ? SETTLES : 0)),
+        );
       });
     });
+    clearTimeout(this.#ends);
     return () => {
       stop();
       clearTimeout(this.#timer);
-      clearTimeout(this.#announce);
-      this.#kept?.end();
-      this.#kept = undefined;
+      // from one screen to the next nothing shows it for a moment
+      this.#ends = setTimeout(() => this.#end(), LINGERS);
     };
   });
   /** What was announced is no reason to plan anew. */
@@ -59,6 +64,15 @@ class StudioCalendar {
     this.#quarter,
   ]);
 
+  #end(): void {
+    this.#kept?.end();
+    this.#kept = undefined;
+    // what was being planned is not waited for any more
+    this.#run++;
+    this.#busy = this.#again = false;
+    this.#share = undefined;
+  }
+
   get #work(): Days {
     return (this.#kept ??= calendarWork());
   }
@@ -75,29 +89,40 @@ class StudioCalendar {
       return;
     }
     this.#busy = true;
-    this.#settled = (async () => {
-      do {
-        this.#again = false;
-        try {
-          this.#share = 0;
-          const next = await this.#work.plan(this.when, (share) => {
-            // what it told on its way may come in after the plan itself
-            if (this.#busy) this.#share = share;
-          });
-          if (this.#current && next) this.#compared = compare(this.#current, next);
-          this.#current = next;
-          this.#failed = undefined;
-        } catch (error) {
-          console.error(error);
-          this.#failed = 'The days could not be planned. Change something, or load this page again.';
-        }
-      } while (this.#again);
-      this.#share = undefined;
-      this.#busy = false;
-      clearTimeout(this.#announce);
-      this.#announce = setTimeout(() => void this.announce(), STANDS);
-    })();
-    await this.#settled;
+    const run = this.#run;
+    do {
+      this.#again = false;
+      this.#share = 0;
+      try {
+        const next = await this.#work.plan(this.when, (share) => {
+          // what it told on its way may come in after the plan itself
+          if (this.#busy && run === this.#run) this.#share = share;
+        });
+        if (run !== this.#run) return;
+        this.#current = next;
+        this.#failed = undefined;
+      } catch (error) {
+        if (run !== this.#run) return;
+        console.error(error);
+        this.#failed = 'The days could not be planned. Change something, or load this page again.';
+      }
+    } while (this.#again);
+    this.#share = undefined;
+    this.#busy = false;
+    for (const wait of this.#waiting.splice(0)) wait(this.#current);
+  }
+
+  /** The plan, once it is made of what is stored now; undefined where it cannot be. */
+  ready(): Promise<Calendar | undefined> {
+    if (this.#current && !this.#busy) return Promise.resolve(this.#current);
+    return new Promise((resolve) => this.#waiting.push(resolve));
+  }
+
+  /** A screen tells the artist the plan: once it stands it is what was announced. To be called in an effect. */
+  tells(): () => void {
+    void this.current;
+    const timer = setTimeout(() => void this.announce(), STANDS);
+    return () => clearTimeout(timer);
   }
 
   /** Keeps what the plan at hand tells, so that the next one stays near it. */
@@ -126,10 +151,6 @@ class StudioCalendar {
 
   get failed(): string | undefined {
     return this.#failed;
-  }
-
-  get compared(): Compared | undefined {
-    return this.#compared;
   }
 
   /** How all would lie with one thing held elsewhere. */

@@ -14,7 +14,7 @@ import {
   weighed,
   summaryOf,
 } from '#core/record';
-import { empty, means, piece, plan, pourOf, sample, type Said, airs } from '../../factories';
+import { empty, means, piece, pourOf, sample, type Said, airs } from '../../factories';
 import { near } from '../help';
 
 const t0 = Date.parse('2026-11-25T10:00:00Z');
@@ -168,16 +168,6 @@ test('standings that are kept are those read anew, minute by minute; a tick read
   const later = summaryOf(pour(mixed, [55, { kind: 'done' }]));
   const [again] = kept.of([still], [later], around, t0 + 3_600_000);
   assert.equal(again!.pours[0]!.done! - finished.done!, 15 * 60_000);
-});
-
-test('a pour given a time stands on the tide line as planned', () => {
-  const [ready, ...planned] = stand([], t0, { ...panel, pourAt: '2026-11-26T18:30:00.000Z' }).stretches;
-  assert.equal(planned[0]!.from, Date.parse('2026-11-26T18:30:00Z'));
-  // sanding, three coats of gesso with an hour each, and setting up come before it
-  assert.deepEqual([ready!.doing, ready!.until], ['prepare', planned[0]!.from]);
-  near((ready!.until - ready!.from) / 3_600_000, 3.75, 1e-9);
-  near((planned[0]!.until - planned[0]!.from) / 60_000, plan(panel).pours[0]!.steps.at(-1)!.at, 1e-4);
-  assert.ok(planned.every((s) => s.planned));
 });
 
 test('the sample studio has planned pieces, one curing, and two finished with different results', () => {

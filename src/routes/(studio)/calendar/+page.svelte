@@ -22,6 +22,7 @@
   const view = new DaysView(Date.now());
   const calendar = $derived(studioCalendar.current);
   // what a page sent here to look at
+  $effect(() => studioCalendar.tells());
   let chosen = $state(page.url.searchParams.get('at') ?? undefined);
   let looked = $state(page.url.searchParams.get('promise') ?? undefined);
   let trial = $state.raw<Calendar>();

@@ -94,6 +94,7 @@
   let dragged = $state<{ session: Session; from: number; moved: boolean }>();
   function down(event: PointerEvent, session: Session) {
     if (event.button !== 0) return;
+    keyed = undefined;
     chooses(session.id);
     if (session.follows) return;
     dragged = { session, from: event.clientX, moved: false };
@@ -114,6 +115,7 @@
 
   function keys(event: KeyboardEvent, session: Session) {
     const tried = trial?.sessions.find((s) => s.id === session.id) ?? session;
+    keyed = session.id;
     const along = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
     const handled = ((): boolean => {
       if (along && event.altKey) {
@@ -146,11 +148,18 @@
     }
   }
   let svg = $state<SVGSVGElement>();
+  /** The session that keys move: it keeps the focus where it is drawn anew. */
+  let keyed: string | undefined;
+  $effect(() => {
+    void shown;
+    if (keyed && document.activeElement === document.body) svg?.querySelector<SVGElement>(`[data-session="${CSS.escape(keyed)}"]`)?.focus();
+  });
   /** The next session in order of time, chosen and in focus. */
   function go(session: Session, by: number): boolean {
     const all = sessions;
     const next = all[all.findIndex((s) => s.id === session.id) + by];
     if (!next) return true;
+    keyed = next.id;
     chooses(next.id);
     svg?.querySelector<SVGElement>(`[data-session="${CSS.escape(next.id)}"]`)?.focus();
     return true;
@@ -162,7 +171,7 @@
   }
 </script>
 
-<svelte:window onkeydown={(e) => e.key === 'Escape' && dragged && ((dragged = undefined), drops())} />
+<svelte:window onkeydown={(e) => e.key === 'Escape' && (dragged || trial) && ((dragged = undefined), drops())} />
 
 <div class="min-h-0 grow overflow-y-auto" bind:clientWidth={width}>
   {#if width > 0}

@@ -51,7 +51,8 @@
           <button
             type="button"
             class="chip shrink-0 {s.kept ? 'border-open' : ''}"
-            onclick={() => attempt(() => take(s.gives, `${lane.name}: ${s.says}`))}>Take it<span class="sr-only">: {s.says}</span></button
+            onclick={() => attempt(() => take(s.gives, `${lane.name}: ${s.says}`))}
+            aria-label="Take it: {s.says}">Take it</button
           >
         </p>
       {:else}<p>Nothing that was tried makes it sooner.</p>{/each}

@@ -20,6 +20,7 @@
 
   /** The first screen: what needs the artist now and until when, what is curing, what comes next, and what to watch. */
   const now = $derived(minutes.now);
+  $effect(() => studioCalendar.tells());
   const calendar = $derived(studioCalendar.current);
   const standings = $derived(whereAllStand(now));
   const today = $derived(calendar && standings && airs.current && todayOf(calendar, standings, airs.current, now));

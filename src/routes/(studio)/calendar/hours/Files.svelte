@@ -9,6 +9,8 @@
   import { calendarFile, readBusyFile } from '$lib/work/ical';
 
   /** Calendar files: busy times come in, sessions go out. */
+  /** Before a session, min. */
+  const ALARM = 15;
   type Busy = Extract<DiaryEntry, { kind: 'busy' }>;
   let { busy, zoneName, now, pieces }: { busy: readonly Busy[]; zoneName: string; now: number; pieces: readonly Piece[] } = $props();
 
@@ -44,15 +46,21 @@
       reading = false;
     }
   }
+  let writing = $state(false);
   async function write() {
-    const calendar = studioCalendar.current;
-    if (!calendar) return void (says = { good: false, text: 'The days are still being planned. Try again in a moment.' });
-    const text = await calendarFile(
-      calendar,
-      pieces.map(({ id, name }) => ({ id, name })),
-      15,
-    ).done;
-    if (text) savedAs('nerite.ics', 'text/calendar', text);
+    writing = true;
+    try {
+      const calendar = await studioCalendar.ready();
+      const named = pieces.map(({ id, name }) => ({ id, name }));
+      const text = calendar && (await calendarFile(calendar, named, ALARM).done);
+      if (text) savedAs('nerite.ics', 'text/calendar', text);
+      else says = { good: false, text: 'The days could not be planned, so there is nothing to save yet.' };
+    } catch (error) {
+      console.error(error);
+      says = { good: false, text: 'The file could not be written. Try again.' };
+    } finally {
+      writing = false;
+    }
   }
 </script>
 
@@ -72,7 +80,9 @@
   </p>
   <div class="flex flex-wrap gap-2">
     <FileButton label="Bring in busy times" busy={reading} accept=".ics,text/calendar" onfile={read} />
-    <button type="button" class="button" onclick={write}>Save your sessions (.ics)</button>
+    <button type="button" class="button" disabled={writing} aria-busy={writing} onclick={write}
+      >{writing ? 'Planning the days' : 'Save your sessions (.ics)'}</button
+    >
     <a class="button" href="/calendar/week">Print a week</a>
   </div>
   {#if says}<p class="mt-2 text-[13px] {says.good ? '' : 'text-buoy'}" role={says.good ? 'status' : 'alert'}>{says.text}</p>{/if}

@@ -28,7 +28,7 @@
         <td class="pr-3" data-head="Promised for"
           ><input
             type="date"
-            class="input w-34! min-h-7! px-2!"
+            class="input w-32! min-h-7! px-1!"
             aria-label="{piece.name} promised for"
             value={piece.dueOn ?? ''}
             onchange={(e) => attempt(() => setPromise(piece.id, { dueOn: date(e.currentTarget.value) }, `Promise ${piece.name}`))}
@@ -36,7 +36,7 @@
         >
         <td class="pr-3" data-head="Its promise comes"
           ><select
-            class="input w-34! min-h-7! px-2!"
+            class="input w-32! min-h-7! px-1!"
             aria-label="The promise of {piece.name} comes"
             disabled={!piece.dueOn}
             value={piece.priority ?? 3}
@@ -46,7 +46,7 @@
         >
         <td class="pr-3" data-head="Poured with"
           ><select
-            class="input w-34! min-h-7! px-2!"
+            class="input w-32! min-h-7! px-1!"
             aria-label="{piece.name} is poured with"
             value={group(piece.id).find((id) => id !== piece.id) ?? ''}
             onchange={(e) => join(piece, e.currentTarget.value)}
