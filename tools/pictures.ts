@@ -18,13 +18,13 @@ async function picture(name: string): Promise<void> {
 }
 
 for (const [path, name] of [
+  ['/today', 'today'],
   ['/pieces', 'pieces'],
   ['/pieces/kelp-cove-1', 'piece'],
   ['/pieces/jetty-rail/board', 'board'],
   ['/pieces/new', 'new-piece'],
   ['/pieces/kelp-cove-1/print', 'piece-sheet'],
   ['/mix?with=kelp-cove-1:0,kelp-cove-2:0,kelp-cove-3:0', 'mix'],
-  ['/mix/sheet?with=kelp-cove-1:0', 'mix-sheet'],
   ['/tints', 'tints'],
   ['/shelf', 'shelf'],
   ['/pieces/kelp-cove-1/quote', 'quote'],
@@ -37,43 +37,13 @@ for (const [path, name] of [
   await picture(name);
 }
 
-/** Kelp Cove I after each of its coats, on one sheet; a wave while it is wet, and once its cells have opened. */
-await page.goto(`${base}/pieces/kelp-cove-1`);
-await page.getByRole('tab', { name: 'Stages' }).click();
-await page.getByLabel('Coats laid').waitFor();
-const stages: { says: string; png: string }[] = [];
-for (const [coats, wet] of [
-  [0, false],
-  [1, false],
-  [2, false],
-  [3, true],
-  [3, false],
-  [4, false],
-  [5, true],
-  [5, false],
-  [6, false],
-] as const) {
-  await page.getByLabel('Coats laid').fill(String(coats));
-  await page.getByLabel('still wet').setChecked(wet);
-  await page.waitForTimeout(300);
-  const box = (await page.getByRole('group', { name: 'Chart of Kelp Cove I' }).boundingBox())!;
-  const shot = await page.screenshot({ clip: { x: box.x, y: box.y, width: box.width, height: 340 } });
-  const says = (await page.getByLabel('Coats laid').getAttribute('aria-valuetext'))!;
-  stages.push({ says: `${says}${wet ? ', wet' : ''}`, png: shot.toString('base64') });
-}
-await page.goto('about:blank');
-await page.setContent(
-  `<h1 hidden></h1><body style="margin:12px;display:grid;grid-template-columns:repeat(3,1fr);gap:4px 12px;font:15px sans-serif;background:#f8f7f4">${stages
-    .map(
-      ({ says, png }) =>
-        `<figure style="margin:0"><figcaption>${says}</figcaption><img width="100%" src="data:image/png;base64,${png}"></figure>`,
-    )
-    .join('')}`,
-);
-await page.setViewportSize({ width: 1280, height: 980 });
-await page.waitForTimeout(300);
-await page.screenshot({ path: new URL('../docs/screenshots/stages.png', import.meta.url).pathname });
-await page.setViewportSize({ width: 1280, height: 800 });
+/** The week, with a pour chosen: why it is there and not sooner, and how long it can wait. */
+await page.goto(`${base}/calendar`);
+await page.getByRole('group', { name: 'The days' }).waitFor();
+await page.locator('[data-session="kelp-cove-1/pour-kelp-cove-1-glaze"]').focus();
+await page.keyboard.press('Enter');
+await page.getByText('Can wait:').waitFor();
+await picture('calendar');
 
 /** A board whose bubble touches a line: what its film does by morning, and which foot to shim. */
 await page.goto(`${base}/pieces/kelp-cove-1/level`);

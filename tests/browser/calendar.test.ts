@@ -1,5 +1,6 @@
 import assert from 'node:assert/strict';
 import type { Page } from 'playwright-core';
+import { planned } from '../../tools/command';
 import { exportStudio, follow, plainServer, until, visit } from './help';
 
 interface Stored {
@@ -113,6 +114,21 @@ visit(
     assert.equal((await stored(page)).diary.filter((e) => e.kind === 'pin').length, 0);
   },
 );
+
+visit('the command prints what the calendar shows: every session and every promise', { alone: true }, async ({ page }) => {
+  await fixed(page);
+  await days(page);
+  const text = await exportStudio(page);
+  const zone = await page.evaluate('Intl.DateTimeFormat().resolvedOptions().timeZone');
+  const { calendar } = JSON.parse(planned(['x', '--now', NOW, '--zone', String(zone)], () => text)) as {
+    calendar: { sessions: { id: string; does: string; of: string }[]; promises: { piece: string; stands: string }[] };
+  };
+  await days(page);
+  await page.getByRole('button', { name: 'Six weeks' }).click();
+  for (const { id, does, of } of calendar.sessions) assert.ok((await says(page, id)).startsWith(`${of}: ${does}`), id);
+  for (const { piece, stands } of calendar.promises)
+    await page.getByRole('button', { name: new RegExp(`^${piece}, promised for .*: ${stands}$`) }).waitFor();
+});
 
 visit(
   'a promise that does not hold: what would have to give was planned, is taken, and the promise is kept',

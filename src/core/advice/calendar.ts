@@ -49,7 +49,12 @@ function hoursIn({ hours, busy }: Calendar, from: number, until: number): number
 export const coatWhileAway: DayRule = ({ calendar, pieces, zone }) =>
   pours(calendar).flatMap((pour): DayFinding[] => {
     const open = pour.scuff ? missed(calendar, pour) : undefined;
-    if (!open || hoursIn(calendar, Math.max(open.from, calendar.now), open.until) >= (pour.until - pour.begins) / MINUTE) return [];
+    if (
+      !open ||
+      open.until <= calendar.now ||
+      hoursIn(calendar, Math.max(open.from, calendar.now), open.until) >= (pour.until - pour.begins) / MINUTE
+    )
+      return [];
     return [
       {
         code: 'coat-while-away',

@@ -52,6 +52,33 @@ test('every window is printed with the range it lies in and what would narrow it
   assert.ok(report.advice.some((f) => f.code === 'never-finishes') && report.advice.some((f) => f.code === 'cold-room'));
 });
 
+test('the command prints the calendar: what is done when, why not sooner, how long it can wait, and what becomes of promises', () => {
+  const { calendar, pieces } = JSON.parse(planned(['src/demo/studio.json', '--now', '2026-11-25T13:36:00Z', '--zone', 'CET'], read)) as {
+    calendar: {
+      sessions: { id: string; does: string; of: string; from: string; until: string; notSooner?: string; canWait?: string }[];
+      promises: { piece: string; on: string; ready: string; stands: string }[];
+      standsInTheWay: string[];
+    };
+    pieces: { piece: string; calendar: { doing: string; from: string; planned: boolean }[] }[];
+  };
+  const pour = calendar.sessions.find((s) => s.id === 'ferry-tray/pour-ferry-tray-clear')!;
+  assert.equal(pour.does, 'Pour clear top');
+  assert.match(pour.notSooner!, /\.$/);
+  assert.match(pour.canWait!, /After that it must be scuffed, 15 min more\.$/);
+  assert.ok(calendar.sessions.every((s, i) => i === 0 || s.from >= calendar.sessions[i - 1]!.from));
+  assert.deepEqual(calendar.promises.map((p) => p.piece).sort(), [
+    'Ferry tray',
+    'Kelp Cove I',
+    'Kelp Cove II',
+    'Kelp Cove III',
+    'Window-seat lid',
+  ]);
+  assert.deepEqual(calendar.standsInTheWay, []);
+  // a piece's own days are those of the calendar
+  const tray = pieces.find((p) => p.piece === 'Ferry tray')!;
+  assert.ok(tray.calendar.some((s) => s.doing === 'pour' && s.planned && s.from === pour.from));
+});
+
 /** The report of one piece of the sample, by its name. */
 function reportOf(name: string) {
   const studio = sample();
