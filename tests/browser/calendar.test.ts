@@ -127,7 +127,7 @@ visit('the command prints what the calendar shows: every session and every promi
   await page.getByRole('button', { name: 'Six weeks' }).click();
   for (const { id, does, of } of calendar.sessions) assert.ok((await says(page, id)).startsWith(`${of}: ${does}`), id);
   for (const { piece, stands } of calendar.promises)
-    await page.getByRole('button', { name: new RegExp(`^${piece}, promised for .*: ${stands}$`) }).waitFor();
+    await page.getByRole('button', { name: new RegExp(`^${piece}, promised for .* ${stands}$`) }).waitFor();
 });
 
 visit(
@@ -315,3 +315,46 @@ visit('the tide line zooms to the hour and back by keys, moves, and leads to the
   await line.getByRole('link', { name: 'Kelp Cove II', exact: true }).click();
   await page.waitForURL(/pieces\/kelp-cove-2/);
 });
+
+visit(
+  'a promise that slips is told once, by the page and by the system; put off it comes back, and seen to it does not',
+  { alone: true, worker: true },
+  async ({ page }) => {
+    await fixed(page);
+    await follow(page, '/settings');
+    await page.getByLabel(/Let the system show them too/).check();
+    await follow(page, '/calendar/hours');
+    await page.getByLabel('Window-seat lid promised for').fill('2026-11-28');
+    const notice = page.getByRole('list', { name: 'Notices' }).getByText(/Window-seat lid is not ready by 28 Nov/);
+    await notice.waitFor();
+    const shown = (): Promise<string[]> =>
+      page.evaluate('navigator.serviceWorker.ready.then((r) => r.getNotifications()).then((all) => all.map((n) => n.title))');
+    await until(shown, (all) => all.length === 1 && /Window-seat lid is not ready/.test(all[0]!), 'the system tells it');
+    await page.evaluate('navigator.serviceWorker.ready.then((r) => r.getNotifications()).then((all) => all.forEach((n) => n.close()))');
+    await page.reload();
+    await notice.waitFor();
+    await page.waitForTimeout(500);
+    assert.deepEqual(await shown(), [], 'never twice for the same thing');
+    await page.getByRole('button', { name: /^In half an hour: Window-seat lid/ }).click();
+    await notice.waitFor({ state: 'detached' });
+    await page.clock.fastForward('31:00');
+    await notice.waitFor();
+    await page.getByRole('button', { name: /^Seen: Window-seat lid/ }).click();
+    await notice.waitFor({ state: 'detached' });
+    await page.reload();
+    await page.getByRole('region', { name: 'Tide line' }).getByRole('link').first().waitFor();
+    await page.waitForTimeout(1000);
+    assert.equal(await notice.count(), 0);
+    // in quiet hours nothing is told
+    await follow(page, '/calendar/hours');
+    await page.getByLabel('Ferry tray promised for').fill('2026-11-26');
+    await page
+      .getByRole('list', { name: 'Notices' })
+      .getByText(/Ferry tray/)
+      .waitFor();
+    await follow(page, '/settings');
+    await page.getByLabel('Quiet hours').fill('12-20');
+    await page.getByLabel('Quiet hours').press('Tab');
+    await page.getByRole('list', { name: 'Notices' }).waitFor({ state: 'detached' });
+  },
+);

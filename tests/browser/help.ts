@@ -64,6 +64,8 @@ export interface Terms {
   allow?: RegExp;
   /** In a browser of its own, opened for it and closed after it: for a clock, a script or a damage that must not outlive it. */
   alone?: boolean;
+  /** With its service worker, and leave to show notices; alone. */
+  worker?: boolean;
 }
 
 const desk = { width: 1280, height: 800 };
@@ -79,8 +81,10 @@ const marking = `for (const [kind, names] of [[IDBObjectStore, ['put', 'add', 'd
   }`;
 
 /** Opens an empty browser, which notes what it complains of. */
-async function opened(base: string): Promise<Visit> {
-  const context = await (await launch()).newContext({ baseURL: base, viewport: desk, acceptDownloads: true, serviceWorkers: 'block' });
+async function opened(base: string, worker = false): Promise<Visit> {
+  const serviceWorkers = worker ? 'allow' : 'block';
+  const context = await (await launch()).newContext({ baseURL: base, viewport: desk, acceptDownloads: true, serviceWorkers });
+  if (worker) await context.grantPermissions(['notifications']);
   await context.addInitScript('globalThis.__name ??= (f) => f');
   await context.addInitScript(marking);
   const complaints: string[] = [];
@@ -133,7 +137,7 @@ export function visit(name: string, terms: Terms, body: (visit: Visit) => Promis
     const base = await (terms.server ?? demoServer)();
     const before = terms.alone ? undefined : kept.get(base);
     if (before) kept.delete(base);
-    const visit = before ?? (await opened(base));
+    const visit = before ?? (await opened(base, terms.worker));
     const { complaints, context } = visit;
     let good = false;
     try {

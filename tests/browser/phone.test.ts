@@ -18,6 +18,9 @@ const low = (page: Page): Promise<string[]> =>
 
 visit('a phone: what is pressed is 44 px high, and no table is cut', { size: phone }, async ({ page }) => {
   for (const path of [
+    '/today',
+    '/calendar',
+    '/calendar/hours',
     '/pieces',
     '/pieces/kelp-cove-1',
     '/tints',
@@ -54,7 +57,7 @@ visit('a phone: the tide line is one line, and unfolds', { size: phone }, async 
   assert.match(await folded.innerText(), /(until|from) .*\n*.*All$/s);
   assert.ok((await tide.boundingBox())!.height < 50);
   await folded.click();
-  await tide.getByRole('img').waitFor();
+  await tide.getByRole('group').waitFor();
   await tide.getByRole('button', { name: 'Fold to one line' }).click();
   await folded.waitFor();
 });

@@ -1,5 +1,5 @@
 /** How near the calendar's plans are to the best there are, and how long they take. */
-import { aloneAtPrices, check, effortFor, planJobs, type Problem } from '#core/schedule';
+import { check, effortFor, planJobs, Priced, type Problem } from '#core/schedule';
 import { madeProblem, type Made } from '../../tests/made/calendar';
 import { median, ms, print } from './figures';
 import { optimum } from './optimum';
@@ -71,12 +71,13 @@ const [ROUNDS, STALE] = [120, 8];
 function bound(problem: Problem, known: number): number {
   const { jobs, hands, slots, slot } = problem;
   const prices = new Float64Array(slots);
+  const priced = new Priced(problem);
   let [best, length, stale] = [0, 1, 0];
   for (let round = 0; round < ROUNDS; round++) {
     const wanted = new Float64Array(slots);
     let least = 0;
     jobs.forEach((job, n) => {
-      const { cost: own, steps } = aloneAtPrices(problem, n, prices)!;
+      const { cost: own, steps } = priced.alone(n, prices)!;
       least += own;
       steps.forEach(({ start, late: isLate }, k) => {
         const { minutes, late = 0 } = job.operations[k]!;

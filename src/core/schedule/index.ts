@@ -5,5 +5,7 @@ export { slotsOf, weights } from './problem';
 export { ageAt, momentOfAge } from './ages';
 export { fits } from './places';
 export { check, type Checked } from './check';
-export { aloneAtPrices, effortFor, planJobs, type Tell } from './planner';
+export { effortFor } from './orders';
+export { planJobs, type Tell } from './planner';
+export { Priced } from './priced';
 export { Alone, type Costs, costsFrom, lastMoments, type Slack, type Stop } from './explain';

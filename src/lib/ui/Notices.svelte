@@ -30,24 +30,26 @@
 </script>
 
 {#if shown.length}
-  <ul class="shrink-0 border-b border-line bg-warnground text-[13px] text-warnink print:hidden" aria-label="Notices" role="status">
-    {#each shown.slice(0, 3) as notice (notice.key)}
-      <li class="flex flex-wrap items-baseline gap-x-3 px-4 py-1">
-        <a class="font-bold underline" href={notice.href}>{notice.says}</a><span class="min-w-0 grow">{notice.why}</span>
-        <button
-          type="button"
-          class="underline"
-          onclick={() => attempt(() => putOff(notice.key, Date.now() + LATER))}
-          aria-label="In half an hour: {notice.says}">In half an hour</button
-        >
-        <button
-          type="button"
-          class="underline"
-          onclick={() => attempt(() => seenTo(notice.key, Date.now()))}
-          aria-label="Seen: {notice.says}">Seen</button
-        >
-      </li>
-    {/each}
-    {#if shown.length > 3}<li class="px-4 pb-1">and {shown.length - 3} more</li>{/if}
-  </ul>
+  <div role="status">
+    <ul class="shrink-0 border-b border-line bg-warnground text-[13px] text-warnink print:hidden" aria-label="Notices">
+      {#each shown.slice(0, 3) as notice (notice.key)}
+        <li class="flex flex-wrap items-baseline gap-x-3 px-4 py-1">
+          <a class="font-bold underline" href={notice.href}>{notice.says}</a><span class="min-w-0 grow">{notice.why}</span>
+          <button
+            type="button"
+            class="underline"
+            onclick={() => attempt(() => putOff(notice.key, Date.now() + LATER))}
+            aria-label="In half an hour: {notice.says}">In half an hour</button
+          >
+          <button
+            type="button"
+            class="underline"
+            onclick={() => attempt(() => seenTo(notice.key, Date.now()))}
+            aria-label="Seen: {notice.says}">Seen</button
+          >
+        </li>
+      {/each}
+      {#if shown.length > 3}<li class="px-4 pb-1">and {shown.length - 3} more</li>{/if}
+    </ul>
+  </div>
 {/if}

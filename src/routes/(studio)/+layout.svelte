@@ -62,7 +62,7 @@
       {shared.aside.length === 1 ? 'was' : 'were'} put aside. <a class="underline" href="/settings">See in Settings</a>
     </p>
   {/if}
-  <div class="min-h-0 grow overflow-y-auto print:overflow-visible">
+  <div class="relative min-h-0 grow overflow-y-auto print:overflow-visible">
     <Guard what="This screen" {children}>{#snippet more()}<a class="button" href="/settings">To the settings</a>{/snippet}</Guard>
   </div>
   <!-- its room is kept, so that nothing moves when it comes; the calendar has the days itself -->

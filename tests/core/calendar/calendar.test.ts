@@ -298,6 +298,22 @@ test('the sample studio: today says what is due, what is on the table with its a
   assert.ok(today.next.every((s) => s.from < now + 3 * DAY));
 });
 
+test('a clock set back by a day: what was done lies in what is to come, and the plan is right all the same', () => {
+  const p = due('2026-12-24');
+  const pour = pourOf(p, new Date(NOW).toISOString(), [
+    [1, { kind: 'mixed', batch: 0 }],
+    [40, { kind: 'done' }],
+  ]);
+  const did = entry({ kind: 'did', operation: `${p.id}/before-sand`, at: new Date(NOW).toISOString() });
+  const back = planned(asked([p], { now: NOW - DAY, diary: [did] }, [pour]));
+  const next = back.calendar.sessions.find((s) => s.kind === 'pour')!;
+  assert.ok(next.from >= NOW + HOUR, 'not before the film that was laid is open');
+  const today = todayOf(back.calendar, back.made.standings, airs, NOW - DAY);
+  assert.ok(today.table.every((t) => t.age === 0));
+  const fresh = planned(asked([p], { now: NOW - DAY, diary: [did] })).calendar;
+  assert.ok(fresh.sessions[0]!.from >= NOW - DAY);
+});
+
 test('hours as they are typed, and written back', () => {
   const reads = (text: string): string => {
     const read = readSpans(text);

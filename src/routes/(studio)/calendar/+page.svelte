@@ -188,9 +188,9 @@
       />
     </section>
     {#if troubles.length}
-      <ul class="shrink-0 text-[13px] text-buoy" role="alert">
-        {#each troubles as says (says)}<li>{says}</li>{/each}
-      </ul>
+      <div class="shrink-0 text-[13px] text-buoy" role="alert">
+        {#each troubles as says (says)}<p>{says}</p>{/each}
+      </div>
     {/if}
     <div class="grid shrink-0 gap-3 lg:h-46 lg:grid-cols-3">
       <Sheet title={session ? names : 'Nothing chosen'} aside={session ? saySession(session) : ''}>

@@ -1,11 +1,11 @@
 <script lang="ts">
   import { saySession, sayPromise, sayShortDay, type Calendar, type Session } from '#core/calendar';
-  import { airs } from '$lib/ui/airs.svelte';
   import { clockTime, dayAndTime, minutes, weekday } from '$lib/ui/clock.svelte';
   import DayBars from '$lib/ui/DayBars.svelte';
   import DayPatterns from '$lib/ui/DayPatterns.svelte';
-  import { shared } from '$lib/store/shared.svelte';
   import { zone } from '$lib/zone';
+  import Around from './Around.svelte';
+  import Mark from './Mark.svelte';
   import type { DaysView } from './view.svelte';
 
   /**
@@ -62,20 +62,6 @@
   );
   const barred = $derived(days.filter((day) => !calendar.hours.some((h) => h.until > day && h.from < zone.dayStart(day, 1))));
 
-  const climate = $derived(shared.room && airs.current?.of(shared.room));
-  const air = $derived.by(() => {
-    if (!climate) return undefined;
-    const n = 160;
-    const read = Array.from({ length: n + 1 }, (_, i) => ({
-      ms: start + ((end - start) * i) / n,
-      c: climate.at(start + ((end - start) * i) / n),
-    }));
-    const [low, high] = [Math.min(...read.map((r) => r.c)), Math.max(...read.map((r) => r.c))];
-    const y = (c: number): number => HEAD + 8 + (AIR - 20) * (1 - (c - low) / Math.max(2, high - low));
-    const coldest = read.find((r) => r.c === low)!;
-    return { d: read.map((r, i) => `${i ? 'L' : 'M'}${x(r.ms).toFixed(1)} ${y(r.c).toFixed(1)}`).join(''), low, high, at: coldest.ms };
-  });
-
   const top = HEAD + AIR + HANDS;
   const height = $derived(top + Math.max(1, shown.lanes.length) * LANE + 6);
   const sessions = $derived(shown.sessions.filter((s) => within(s.from, s.until)));
@@ -89,7 +75,6 @@
   );
   const says = (s: Session): string =>
     `${s.pieceIds.map((id) => shown.lanes.find((l) => l.pieceId === id)?.name ?? '').join(' and ')}: ${saySession(s)}, ${dayAndTime(s.begins)} to ${clockTime(s.until)}${s.scuff ? ', scuffed first' : ''}${s.pinned ? ', held there' : ''}`;
-  const solid = (s: Session): boolean => s.kind === 'pour';
 
   let dragged = $state<{ session: Session; from: number; moved: boolean }>();
   function down(event: PointerEvent, session: Session) {
@@ -196,59 +181,17 @@
         <path d="M{x(hour)} {HEAD - 4}V{height}" class="stroke-rule" />
         <text x={x(hour) + 2} y={HEAD - 1} class="fill-soft text-[10px]">{clockTime(hour)}</text>
       {/each}
-      {#if air}
-        <text x="10" y={HEAD + 24} class="fill-soft">air</text>
-        <text x="10" y={HEAD + 38} class="fill-soft text-[11px]"
-          >{shared.write.temperature(air.low)} to {shared.write.temperature(air.high)}</text
-        >
-        <path d={air.d} class="fill-none stroke-soft" stroke-width="1.5" role="img" aria-label="Air of the room over these days" />
-      {/if}
-      {#each calendar.noResin as n, i (i)}
-        {#if within(n.from, n.until)}
-          <g
-            ><title>{n.what}: no resin out</title><rect
-              x={x(n.from)}
-              y={HEAD + AIR - 9}
-              width={x(n.until) - x(n.from)}
-              height="9"
-              class="fill-warnground stroke-warn"
-            />
-            {#if x(n.until) - x(n.from) > n.what.length * 6.2}<text x={x(n.from) + 4} y={HEAD + AIR - 1} class="fill-warnink text-[10px]"
-                >{n.what}</text
-              >{/if}</g
-          >
-        {/if}
-      {/each}
-
-      <text x="10" y={HEAD + AIR + 20} class="fill-ink font-bold">your hands</text>
-      <rect x={left} y={HEAD + AIR + 3} width={Math.max(0, width - left - right)} height={HANDS - 6} class="fill-rule" />
-      {#each calendar.hours as h, i (i)}
-        {#if within(h.from, h.until)}<rect
-            x={x(h.from)}
-            y={HEAD + AIR + 3}
-            width={x(h.until) - x(h.from)}
-            height={HANDS - 6}
-            class="fill-paper"
-          />{/if}
-      {/each}
-      {#each calendar.busy as b, i (i)}
-        {#if within(b.from, b.until)}<rect
-            x={x(b.from)}
-            y={HEAD + AIR + 3}
-            width={x(b.until) - x(b.from)}
-            height={HANDS - 6}
-            class="fill-line"><title>busy</title></rect
-          >{/if}
-      {/each}
-      {#each sessions as s (s.id)}
-        <rect
-          x={x(s.from)}
-          y={HEAD + AIR + 6}
-          width={Math.max(2, x(s.until) - x(s.from))}
-          height={HANDS - 12}
-          class={s.id === chosen ? 'fill-buoy' : 'fill-ink'}
-        />
-      {/each}
+      <Around
+        {calendar}
+        {sessions}
+        {x}
+        {start}
+        {end}
+        {left}
+        width={Math.max(1, width - left - right)}
+        {chosen}
+        tops={[HEAD, HEAD + AIR, HEAD + AIR + HANDS]}
+      />
 
       {#each shown.lanes as lane, i (lane.pieceId)}
         {@const y = top + i * LANE}
@@ -273,14 +216,17 @@
               role="button"
               tabindex="0"
               class="cursor-pointer"
-              aria-label="{lane.name}, promised for {sayShortDay(promise.due - 3_600_000, zone)}: {sayPromise(promise)}"
+              aria-label="{lane.name}, promised for {sayShortDay(promise.due - 3_600_000, zone)} {sayPromise(promise)}"
               onclick={() => promised(lane.pieceId)}
               onkeydown={(e) => (e.key === 'Enter' || e.key === ' ') && (e.preventDefault(), promised(lane.pieceId))}
             >
               <rect x={width - right + 6} y={y + 6} width={right - 14} height={LANE - 12} class="fill-transparent" />
-              <text x={width - right + 12} y={y + 24} class="fill-ink font-bold">{sayShortDay(promise.due - 3_600_000, zone)}</text>
-              <text x={width - right + 12} y={y + 40} class="text-[12px] {promise.kept ? 'fill-open' : 'fill-buoy'}"
-                >{sayPromise(promise)}</text
+              <text y={y + 24}
+                ><tspan x={width - right + 12} class="fill-ink font-bold">{sayShortDay(promise.due - 3_600_000, zone)}</tspan>{' '}<tspan
+                  x={width - right + 12}
+                  dy="16"
+                  class={promise.kept ? 'fill-open' : 'fill-buoy'}>{sayPromise(promise)}</tspan
+                ></text
               >
             </g>
           {:else}<text x={width - right + 12} y={y + 24} class="fill-soft">no date</text>{/if}
@@ -302,56 +248,20 @@
         {/each}
       {/each}
       {#each sessions as s (s.id)}
-        {@const isMoved = trial !== undefined && calendar.sessions.some((c) => c.id === s.id && c.begins !== s.begins)}
-        <g
-          role="button"
-          tabindex={s.id === (chosen ?? sessions[0]?.id) ? 0 : -1}
-          data-session={s.id}
-          class="outline-offset-1 {s.follows ? 'cursor-pointer' : 'cursor-grab'}"
-          aria-label={says(s)}
-          aria-pressed={s.id === chosen}
-          onpointerdown={(e) => down(e, s)}
-          onpointermove={move}
-          onpointerup={up}
-          onpointercancel={() => ((dragged = undefined), drops())}
-          onkeydown={(e) => keys(e, s)}
-        >
-          <title>{says(s)}</title>
-          {#each rowsOf(s) as row (row)}
-            {@const y = top + row * LANE}
-            {@const wide = Math.max(solid(s) ? 4 : 3, x(s.until) - x(s.from))}
-            <rect x={x(s.from) - 3} y={y + 8} width={wide + 6} height="38" class="fill-transparent" />
-            {#if solid(s)}
-              {#if s.scuff}<rect
-                  x={x(s.from)}
-                  y={y + 12}
-                  width={Math.max(3, x(s.begins) - x(s.from))}
-                  height="30"
-                  fill="url(#tide-scuff)"
-                  class="stroke-warn"
-                />{/if}
-              <rect
-                x={x(s.begins)}
-                y={y + 12}
-                width={Math.max(4, x(s.until) - x(s.begins))}
-                height="30"
-                class={s.id === chosen || isMoved ? 'fill-buoy' : 'fill-ink'}
-              />
-            {:else}
-              <rect
-                x={x(s.from)}
-                y={y + (s.follows ? 18 : 15)}
-                width={wide}
-                height={s.follows ? 18 : 24}
-                class="fill-sheet {s.id === chosen || isMoved ? 'stroke-buoy' : 'stroke-ink'}"
-                stroke-width="1.2"
-              />
-            {/if}
-            {#if s.pinned}<circle cx={x(s.begins) + Math.max(2, (x(s.until) - x(s.begins)) / 2)} cy={y + 7} r="3" class="fill-buoy"
-                ><title>held there</title></circle
-              >{/if}
-          {/each}
-        </g>
+        <Mark
+          session={s}
+          rows={rowsOf(s).map((row) => top + row * LANE)}
+          {x}
+          chosen={s.id === chosen}
+          reached={s.id === (chosen ?? sessions[0]?.id)}
+          moved={trial !== undefined && calendar.sessions.some((c) => c.id === s.id && c.begins !== s.begins)}
+          says={says(s)}
+          ondown={(e) => down(e, s)}
+          onmove={move}
+          onup={up}
+          oncancel={() => ((dragged = undefined), drops())}
+          onkey={(e) => keys(e, s)}
+        />
       {/each}
       {#if now >= start && now < end}
         <path d="M{x(now)} 18V{height}" class="pointer-events-none stroke-buoy" stroke-width="1.5" />
