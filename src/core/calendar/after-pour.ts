@@ -1,6 +1,8 @@
 import type { Method, Resin } from '#core/document';
 import type { PiecePlan } from '#core/plan';
+import type { Standing } from '#core/record';
 import type { Along } from '#core/schedule';
+import { minuteOf, type Making, type Told } from './making';
 import { drips, finishing, type About } from './work';
 
 /** A look at a board that was poured, and what wiping set drips takes more; pulling tape, and trimming what chips, min. */
@@ -24,9 +26,7 @@ export function looks(plans: PiecePlan[], pour: number, id: string, resin: Resin
     },
   ];
   const about: About[] = [{ id: `${id}-check`, kind: 'check', pieceIds, works: [`${id}-check`], pour }];
-  const pulled = plans.filter(
-    (p) => last && p.piece.tapeOff === 'while soft' && (p.piece.edge === 'taped' || p.piece.coats.some((c) => c.edge === 'taped')),
-  );
+  const pulled = plans.filter((p) => last && pulls(p));
   if (pulled.length) {
     along.push({ id: `${id}-tape`, minutes: PULLS * pulled.length, from: Math.min(gel, soft), until: soft, late: CHIPS * pulled.length });
     about.push({
@@ -38,6 +38,56 @@ export function looks(plans: PiecePlan[], pour: number, id: string, resin: Resin
     });
   }
   return { along, about };
+}
+
+/** Whether a rim's tape is pulled while the last film is soft. */
+const pulls = ({ piece }: PiecePlan): boolean =>
+  piece.tapeOff === 'while soft' && (piece.edge === 'taped' || piece.coats.some((c) => c.edge === 'taped'));
+
+/** A look at boards that were poured and are still soft, which was not taken yet. Names it by the pour. */
+export function looksLeft(standings: Standing[], plans: PiecePlan[], making: Making, did: ReadonlyMap<string, number>): Told[] {
+  return standings.flatMap((standing, i): Told[] => {
+    const { piece, pours, open, next, curing } = standing;
+    const last = pours.findLast((p) => p.done !== undefined);
+    if (!last?.cures || !curing || open || minuteOf(curing.recoatFrom, making) < 0) return [];
+    const { gelMin } = making.planner.aged(last.cures.resin, making.method);
+    const plan = plans[i]!;
+    const pour = (next?.pour ?? plan.pours.length) - 1;
+    const line = making.films.airs.line(last.cures.room, last.cures.resin.refC, last.cures.method.activationEa);
+    const at = (age: number): number => minuteOf(line.momentOf(age, last.mixed), making);
+    const told = (
+      work: string,
+      about: Pick<About, 'kind' | 'keys'>,
+      minutes: number,
+      late: number,
+      from: number,
+      until: number,
+    ): Told[] => {
+      const id = `${piece.id}/${work}-${last.id}`;
+      if (did.has(id)) return [];
+      return [
+        {
+          operation: { id, minutes, link: { kind: 'dry', minutes: 0 }, along: [], notBefore: at(from), until: at(until), late },
+          about: { id, pieceIds: [piece.id], works: [id], pour: Math.max(0, pour), ...about },
+          along: [],
+        },
+      ];
+    };
+    const soft = 60 * last.cures.resin.recoatFromH;
+    return [
+      ...told(
+        'check',
+        { kind: 'check' },
+        CHECK,
+        drips(plan, Math.max(0, pour)) ? SET_DRIPS : 0,
+        Math.min(LOOKED_AT, gelMin / 2),
+        Math.min(gelMin, soft),
+      ),
+      ...(!next && pulls(plan)
+        ? told('tape', { kind: 'pull tape', keys: ['pull the tape'] }, PULLS, CHIPS, Math.min(gelMin, soft), soft)
+        : []),
+    ];
+  });
 }
 
 /** Finishing and delivery, after the last film is hard. */

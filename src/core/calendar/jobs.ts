@@ -1,8 +1,8 @@
 import { boxOf, type Resin } from '#core/document';
 import type { PiecePlan } from '#core/plan';
 import type { Standing } from '#core/record';
-import type { Footprint, Job, Operation } from '#core/schedule';
-import { afterwards, looks } from './after-pour';
+import { curingOf, type Footprint, type Job, type Operation } from '#core/schedule';
+import { afterwards, looks, looksLeft } from './after-pour';
 import { brushing, preparing } from './before-pour';
 import { minuteOf, MINUTE, type Making } from './making';
 import { didIn, scuffMinutes, type About } from './work';
@@ -27,11 +27,9 @@ export interface Made {
 
 const slowest = (resins: Resin[]): Resin => [...resins].sort((a, b) => b.recoatFromH - a.recoatFromH)[0]!;
 
-/** Pours of a piece that are still to come. */
-export function leftOf({ next, open }: Standing, plan: PiecePlan): number[] {
-  if (!next) return [];
-  return plan.pours.flatMap((pour, i) => (i >= next.pour + (open ? 1 : 0) && pour.steps.length > 0 ? [i] : []));
-}
+/** Pours of a piece that are still to come; one under way is not. */
+export const leftOf = ({ next }: Standing, plan: PiecePlan): number[] =>
+  next ? plan.pours.flatMap((pour, i) => (i >= next.pour && pour.steps.length > 0 ? [i] : [])) : [];
 
 /** What lies on the boards of a job before anything of it is done, min. */
 interface Lies {
@@ -44,7 +42,11 @@ interface Lies {
 }
 
 function liesOn(standings: Standing[], making: Making): Lies {
-  const curing = standings.flatMap((s) => s.curing ?? []);
+  const curing = standings.flatMap(({ open, curing }) => {
+    // what is being poured lies from now on
+    if (open?.cures) return curingOf({ mixed: Math.max(open.mixed, making.start), ...open.cures }, making.films.airs);
+    return curing ?? [];
+  });
   const at = (moments: number[], of: (...m: number[]) => number, none: number): number =>
     moments.length ? minuteOf(of(...moments), making) : none;
   return {
@@ -89,7 +91,7 @@ export function jobOf(standings: Standing[], plans: PiecePlan[], making: Making)
   const lies = liesOn(standings, making);
   const fresh = plans.filter((_, i) => !standings[i]!.pours.length && left[i]!.length > 0);
   const prepared = preparing(fresh, making, did);
-  const told = [...prepared.told];
+  const told = [...looksLeft(standings, plans, making, did), ...prepared.told];
   const after = afterwards(plans, id, method);
   const scuff = plans.reduce((sum, plan) => sum + scuffMinutes(plan, method), 0);
   let below: Resin | undefined;

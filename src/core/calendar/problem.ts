@@ -140,7 +140,8 @@ function handsOver({ diary }: Asked, zone: Zone, start: number): Uint8Array {
 function busyUntil(standings: Standing[], planner: Planner, means: Means, start: number): number {
   const ends = standings.flatMap(({ open, piece, next }) => {
     if (!open) return [];
-    const steps = next && planner.planIfAble(piece, means)?.pours[next.pour]?.steps;
+    const pours = planner.planIfAble(piece, means)?.pours ?? [];
+    const steps = pours[(next?.pour ?? pours.length) - 1]?.steps;
     return [Math.max(start, open.started + MINUTE * (steps?.at(-1)?.at ?? 0))];
   });
   return Math.max(0, ...ends.map((end) => Math.ceil((end - start) / (SLOT * MINUTE))));

@@ -152,6 +152,24 @@ test('what was done is not asked for again, what dries is waited for, and a pour
   assert.equal(next.scuff, 0);
 });
 
+test('a board that was just poured is looked at while it is wet, once; one that is being poured opens the next after that', () => {
+  const p = piece({ edge: 'taped', tapeOff: 'while soft' });
+  const pour = pourOf(p, new Date(NOW - HOUR).toISOString(), [
+    [1, { kind: 'mixed', batch: 0 }],
+    [40, { kind: 'done' }],
+  ]);
+  const [look] = planned(asked([p], {}, [pour])).calendar.sessions;
+  assert.equal(look!.kind, 'check');
+  assert.ok(look!.from < NOW + 3 * HOUR);
+  const seen = entry({ kind: 'did', operation: look!.id, at: new Date(NOW).toISOString() });
+  assert.ok(planned(asked([p], { diary: [seen] }, [pour])).calendar.sessions.every((s) => s.id !== look!.id));
+  const under = pourOf(p, new Date(NOW - 10 * MINUTE).toISOString(), [[1, { kind: 'mixed', batch: 0 }]]);
+  const { calendar } = planned(asked([p], {}, [under]));
+  const next = calendar.sessions.find((s) => s.kind === 'pour')!;
+  assert.ok(next.from >= NOW + 5 * HOUR, at(next.from));
+  assert.ok(calendar.sessions[0]!.from >= NOW + 10 * MINUTE, 'hands are at the bench until it is done');
+});
+
 test('a pinned coat is held, one that is past is said, and two that contradict are said; the pins stay', () => {
   const p = piece();
   const first = planned(asked([p])).calendar.sessions.find((s) => s.kind === 'pour')!;
