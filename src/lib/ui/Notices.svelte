@@ -29,27 +29,31 @@
   });
 </script>
 
-{#if shown.length}
-  <div role="status">
-    <ul class="shrink-0 border-b border-line bg-warnground text-[13px] text-warnink print:hidden" aria-label="Notices">
+<!-- it lies over what is there, so that nothing moves under the hand when it comes -->
+<div role="status" class="fixed right-3 bottom-29 z-20 w-105 max-w-[calc(100vw-24px)] max-sm:bottom-13 print:hidden">
+  {#if shown.length}
+    <ul class="rounded-sheet border border-warn bg-warnground text-[13px] text-warnink" aria-label="Notices">
       {#each shown.slice(0, 3) as notice (notice.key)}
-        <li class="flex flex-wrap items-baseline gap-x-3 px-4 py-1">
-          <a class="font-bold underline" href={notice.href}>{notice.says}</a><span class="min-w-0 grow">{notice.why}</span>
-          <button
-            type="button"
-            class="underline"
-            onclick={() => attempt(() => putOff(notice.key, Date.now() + LATER))}
-            aria-label="In half an hour: {notice.says}">In half an hour</button
-          >
-          <button
-            type="button"
-            class="underline"
-            onclick={() => attempt(() => seenTo(notice.key, Date.now()))}
-            aria-label="Seen: {notice.says}">Seen</button
-          >
+        <li class="border-b border-line px-3 py-2 last:border-0">
+          <a class="font-bold underline" href={notice.href}>{notice.says}</a>
+          {notice.why}
+          <span class="flex justify-end gap-4">
+            <button
+              type="button"
+              class="underline"
+              onclick={() => attempt(() => putOff(notice.key, Date.now() + LATER))}
+              aria-label="In half an hour: {notice.says}">In half an hour</button
+            >
+            <button
+              type="button"
+              class="underline"
+              onclick={() => attempt(() => seenTo(notice.key, Date.now()))}
+              aria-label="Seen: {notice.says}">Seen</button
+            >
+          </span>
         </li>
       {/each}
-      {#if shown.length > 3}<li class="px-4 pb-1">and {shown.length - 3} more</li>{/if}
+      {#if shown.length > 3}<li class="px-3 pb-2">and {shown.length - 3} more</li>{/if}
     </ul>
-  </div>
-{/if}
+  {/if}
+</div>

@@ -29,7 +29,7 @@
   let tried: { session: Session; at: number } | undefined;
   let looking = false;
   let asks = $state(false);
-  let changed = $state.raw<{ label: string; since: Calendar }>();
+  let changed = $state.raw<{ label: string; since: Calendar; first?: string }>();
 
   const session = $derived((trial ?? calendar)?.sessions.find((s) => s.id === chosen));
   const names = $derived(session ? sayPieces(session.pieceIds, shared.pieces ?? []) : '');
@@ -101,7 +101,7 @@
     const put = tried;
     if (!put || !calendar) return;
     const label = `Move ${saySession(put.session)} of ${sayPieces(put.session.pieceIds, shared.pieces ?? [])}`;
-    changed = { label, since: calendar };
+    changed = { label, since: calendar, first: put.session.id };
     await studioCalendar.announce();
     const ok = await attempt(() => setPin(put.session.id, put.at, put.session.pieceIds, label));
     tried = undefined;
@@ -120,8 +120,9 @@
     return attempt(() => setDay(day, isBarred ? undefined : [], `${isBarred ? 'Open' : 'Bar'} ${day}`));
   };
   const differs = $derived.by(() => {
-    if (trial && calendar) return { title: 'What would change', compared: compare(calendar, trial) };
-    if (changed && calendar && changed.since !== calendar) return { title: 'What changed', compared: compare(changed.since, calendar) };
+    if (trial && calendar) return { title: 'What would change', compared: compare(calendar, trial), first: chosen };
+    if (changed && calendar && changed.since !== calendar)
+      return { title: 'What changed', compared: compare(changed.since, calendar), first: changed.first };
     return undefined;
   });
   const zooms = [
@@ -199,7 +200,7 @@
       </Sheet>
       {#if differs}
         <Sheet title={differs.title} aside={trial ? 'let go to put it there' : (changed?.label ?? '')}>
-          <div class="min-h-0 grow overflow-y-auto p-3"><Changed compared={differs.compared} /></div>
+          <div class="min-h-0 grow overflow-y-auto p-3"><Changed compared={differs.compared} first={differs.first} /></div>
           {#if !trial}<p class="px-3 pb-2 text-[13px]">
               <button type="button" class="underline" onclick={() => (changed = undefined)}>That is fine</button>
             </p>{/if}

@@ -1,10 +1,17 @@
 <script lang="ts">
-  import { sayPieces, saySession, type Compared } from '#core/calendar';
+  import { sayPieces, saySession, type Compared, type Moved } from '#core/calendar';
   import { shared } from '$lib/store/shared.svelte';
   import { dayAndTime } from '$lib/ui/clock.svelte';
 
   /** Two plans by what changed from one to the other. */
-  let { compared, most = 6 }: { compared: Compared; most?: number } = $props();
+  let {
+    compared,
+    first,
+    most = 6,
+  }: { compared: Compared; /** What was moved by hand, which stands first. */ first?: string | undefined; most?: number } = $props();
+  // pours before what is beside them; each in order of time
+  const rank = (m: Moved): number => (m.session.id === first ? 0 : m.session.kind === 'pour' ? 1 : 2);
+  const moved = $derived([...compared.moved].sort((a, b) => rank(a) - rank(b)));
   const name = (ids: readonly string[]): string => sayPieces(ids, shared.pieces ?? []);
   const when = (ms: number | undefined): string => (ms === undefined ? 'not planned' : dayAndTime(ms));
 </script>
@@ -20,7 +27,7 @@
     </li>
   {/each}
   {#if compared.scuff}<li>{Math.abs(compared.scuff)} min of scuffing {compared.scuff > 0 ? 'more' : 'less'}</li>{/if}
-  {#each compared.moved.slice(0, most) as m (m.session.id)}
+  {#each moved.slice(0, most) as m (m.session.id)}
     <li>
       <b>{name(m.session.pieceIds)}</b>, {saySession(m.session)}: {m.before === undefined ? 'new' : when(m.before)} → {m.after === undefined
         ? 'done or gone'

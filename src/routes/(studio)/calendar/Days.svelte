@@ -222,7 +222,7 @@
             >
               <rect x={width - right + 6} y={y + 6} width={right - 14} height={LANE - 12} class="fill-transparent" />
               <text y={y + 24}
-                ><tspan x={width - right + 12} class="fill-ink font-bold">{sayShortDay(promise.due - 3_600_000, zone)}</tspan>{' '}<tspan
+                ><tspan x={width - right + 12} class="fill-ink font-bold">{sayShortDay(promise.due - 3_600_000, zone)}</tspan>&#32;<tspan
                   x={width - right + 12}
                   dy="16"
                   class={promise.kept ? 'fill-open' : 'fill-buoy'}>{sayPromise(promise)}</tspan
