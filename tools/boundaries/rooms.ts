@@ -40,7 +40,10 @@ export const rooms: Record<string, Room> = {
   'core/report': { rooms: core('units document craft mix air cure tint coat edit prepare plan pour record calendar stock advice') },
   'core/simulate': { rooms: core('document geometry tint') },
 
-  'lib/store': { rooms: core('units document craft geometry edit air plan pour record calendar'), packages: ['dexie', 'microdiff', 'svelte'] },
+  'lib/store': {
+    rooms: core('units document craft geometry edit air plan pour record calendar'),
+    packages: ['dexie', 'microdiff', 'svelte'],
+  },
   'lib/planner': { rooms: core('plan') },
   'lib/zone': { rooms: core('air') },
   'lib/work': {
