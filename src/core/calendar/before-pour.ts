@@ -1,7 +1,7 @@
 import type { Resin } from '#core/document';
 import type { PiecePlan } from '#core/plan';
 import { minuteOf, pieceOf, type Making, type Told } from './making';
-import { brushedBefore, inOneGo, partsBefore } from './work';
+import { betweenPours, inOneGo, partsBefore } from './work';
 
 /** What is still to be prepared, what then dries, min, and until when what was done dries. */
 interface Preparing {
@@ -51,10 +51,11 @@ export function brushing(
   making: Making,
   did: ReadonlyMap<string, number>,
 ): { told: Told[]; dry: number; notBefore: number } | undefined {
-  const brushed = plans.flatMap((plan, i) => brushedBefore(plan, pours[i]!, making.method) ?? []);
+  const brushed = plans.flatMap((plan, i) => betweenPours(plan, pours[i]!, making.method) ?? []);
   const [first] = brushed;
   if (!first) return undefined;
-  const own = `${id}/brush-${first.coatId}`;
+  const kind = brushed.some((b) => b.degrease) ? 'degrease' : 'brush';
+  const own = `${id}/${kind}-${first.coatId}`;
   const dry = Math.max(...brushed.map((b) => b.wait));
   const done = did.get(own);
   if (done !== undefined) return { told: [], dry: 0, notBefore: minuteOf(done, making) + dry };
@@ -71,7 +72,7 @@ export function brushing(
           along: [],
           ...(before.notBefore > -Infinity && { notBefore: before.notBefore }),
         },
-        about: { id: own, kind: 'brush', pieceIds: plans.map((p) => p.piece.id), works: [own], pour: pours[0]! },
+        about: { id: own, kind, pieceIds: plans.map((p) => p.piece.id), works: [own], pour: pours[0]! },
         along: [],
       },
     ],

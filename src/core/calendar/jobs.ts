@@ -1,11 +1,11 @@
 import { boxOf, type Resin } from '#core/document';
 import type { PiecePlan } from '#core/plan';
 import type { Standing } from '#core/record';
-import { curingOf, type Footprint, type Job, type Operation } from '#core/schedule';
+import { curingOf, type Footprint, type Job, type Link, type Operation } from '#core/schedule';
 import { afterwards, looks, looksLeft } from './after-pour';
 import { brushing, preparing } from './before-pour';
 import { minuteOf, MINUTE, type Making } from './making';
-import { didIn, scuffMinutes, type About } from './work';
+import { didIn, scuffMinutes, waitsFor, type About } from './work';
 
 const DAY = 86_400_000;
 /** Finishing is asked for so long after a piece is hard; one that lies longer is taken for finished. */
@@ -35,10 +35,24 @@ export const leftOf = ({ next }: Standing, plan: PiecePlan): number[] =>
 interface Lies {
   /** A film is there, or is being laid. */
   film: boolean;
+  /** It no longer runs, is open, no longer bonds, can be handled, is hard. */
+  still: number;
   recoat: number;
   bond: number;
   hard: number;
   cured: number;
+}
+
+/** Age at which a film no longer runs, min: twice its working age, when it is as thick again as it has become by then. */
+const stillAt = (resin: Resin, { planner, method }: Making): number => 2 * planner.aged(resin, method).workingMin;
+
+/** When the film that was laid last no longer runs, min. */
+function stillFrom({ pours, open }: Standing, making: Making): number {
+  const last = open ?? pours.findLast((p) => p.done !== undefined);
+  if (!last?.cures) return -Infinity;
+  const { resin, room, method } = last.cures;
+  const line = making.films.airs.line(room, resin.refC, method.activationEa);
+  return minuteOf(line.momentOf(Math.min(stillAt(resin, making), 60 * resin.recoatFromH), last.mixed), making);
 }
 
 function liesOn(standings: Standing[], making: Making): Lies {
@@ -51,6 +65,7 @@ function liesOn(standings: Standing[], making: Making): Lies {
     moments.length ? minuteOf(of(...moments), making) : none;
   return {
     film: standings.some((s) => s.pours.length > 0),
+    still: Math.max(-Infinity, ...standings.map((s) => stillFrom(s, making))),
     recoat: at(
       curing.map((c) => c.recoatFrom),
       Math.max,
@@ -107,8 +122,15 @@ export function jobOf(standings: Standing[], plans: PiecePlan[], making: Making)
     const poured = `${id}/pour-${coats[0]!.coat.id}`;
     const last = k === left[0]!.length - 1;
     const first = k === 0 ? { dry: told.length ? prepared.dry : 0, notBefore: prepared.notBefore } : { dry: 0, notBefore: -Infinity };
-    const waits = { ...first, notBefore: Math.max(first.notBefore, k === 0 && lies.film ? lies.hard : -Infinity) };
-    const brushed = brushing(plans, pours, id, below, waits, making, did);
+    const brushed = brushing(
+      plans,
+      pours,
+      id,
+      below,
+      { ...first, notBefore: Math.max(first.notBefore, k === 0 && lies.film ? lies.hard : -Infinity) },
+      making,
+      did,
+    );
     told.push(...(brushed?.told ?? []));
     const own = looks(plans, pours[0]!, poured, resin, last);
     if (last && after.finish) {
@@ -117,14 +139,16 @@ export function jobOf(standings: Standing[], plans: PiecePlan[], making: Making)
     }
     const onFilm = !brushed && below;
     const onOld = !brushed && k === 0 && lies.film;
-    const notBefore = brushed ? brushed.notBefore : onOld ? Math.max(lies.recoat, first.notBefore) : first.notBefore;
+    // the slowest of what its boards wait for
+    const waits = pours.map((pour, i) => waitsFor(plans[i]!, pour));
+    const until = waits.includes('hard') ? 'hard' : waits.includes('recoat') ? 'recoat' : 'tacky';
+    const opens = { tacky: lies.still, recoat: lies.recoat, hard: lies.cured }[until];
+    const notBefore = brushed ? brushed.notBefore : onOld ? Math.max(opens, first.notBefore) : first.notBefore;
     told.push({
       operation: {
         id: poured,
         minutes: Math.max(15, Math.ceil(steps.at(-1)?.at ?? 0)),
-        link: onFilm
-          ? { kind: 'film', from: 60 * onFilm.recoatFromH, until: 60 * onFilm.bondUntilH }
-          : { kind: 'dry', minutes: brushed ? brushed.dry : first.dry },
+        link: onFilm ? opensAt(onFilm, until, making) : { kind: 'dry', minutes: brushed ? brushed.dry : first.dry },
         film: { of: films.of(resin), tack: 60 * resin.recoatFromH, handle: 60 * resin.handleH },
         along: own.along,
         ...((onFilm || onOld) && { late: scuff }),
@@ -170,6 +194,20 @@ export function jobOf(standings: Standing[], plans: PiecePlan[], making: Making)
     standings,
     plans,
   };
+}
+
+/** When a film takes the next coat: as it opens, as soon as it no longer runs, or once it is hard; ages. */
+function opensAt(resin: Resin, until: 'tacky' | 'recoat' | 'hard', making: Making): Link {
+  const bond = 60 * resin.bondUntilH;
+  const open = 60 * resin.recoatFromH;
+  switch (until) {
+    case 'tacky':
+      return { kind: 'film', from: Math.min(open, stillAt(resin, making)), until: bond };
+    case 'recoat':
+      return { kind: 'film', from: open, until: bond };
+    case 'hard':
+      return { kind: 'film', from: 60 * resin.fullCureH, until: bond, of: making.films.of(resin, true) };
+  }
 }
 
 const plainly = (id: string, minutes: number, notBefore: number): Operation => ({

@@ -56,6 +56,8 @@ export function saySession({ kind, works, coats = [], keys = [] }: Pick<Session,
       return upper([...new Set(works.map((work, i) => sayWork(work, keys[i] ?? keys[0])))].join(', '));
     case 'brush':
       return 'Brush on what comes between';
+    case 'degrease':
+      return 'Degrease, scuff and seal over the silicone';
     case 'check':
       return 'Look at its level, wipe drips';
     case 'pull tape':

@@ -1,11 +1,15 @@
 import { handsOnSeveral } from '#core/craft';
-import type { DiaryEntry, Edge, Method, Piece } from '#core/document';
+import { awaitedBy } from '#core/coat';
+import type { Coat, DiaryEntry, Edge, Method, Piece } from '#core/document';
 import { edgeOf } from '#core/craft';
 import type { PiecePlan } from '#core/plan';
 import { hoursOf, timeOf, workAfter, workBefore, workBetween, type Work } from '#core/prepare';
 
+/** How far a lower coat must be. */
+type Until = NonNullable<Coat['waits']>['until'];
+
 /** What is done in an operation. */
-export type WorkKind = 'prepare' | 'brush' | 'pour' | 'check' | 'pull tape' | 'finish' | 'deliver';
+export type WorkKind = 'prepare' | 'brush' | 'degrease' | 'pour' | 'check' | 'pull tape' | 'finish' | 'deliver';
 
 /** What an operation is of, for words and for what it is done with. */
 export interface About {
@@ -94,21 +98,49 @@ export const drips = (plan: PiecePlan, pour: number): boolean => edgesOf(plan, p
 /** Minutes of a scuff before a coat. */
 export const scuffMinutes = (plan: PiecePlan, method: Method): number => byFives(timeOf(method, 'scuff').hands * several(plan));
 
-/** What is brushed on before a pour: its hands and its wait, min; undefined where nothing is. */
-export function brushedBefore(
-  plan: PiecePlan,
-  pour: number,
-  method: Method,
-): { minutes: number; wait: number; coatId: string } | undefined {
-  const ids = new Set((plan.pours[pour]?.coats ?? []).map((c) => c.coat.id));
+/** What is done on a hard film before a pour: its hands and its wait, min. */
+export interface Between {
+  minutes: number;
+  wait: number;
+  coatId: string;
+  /** Silicone was in the wave below: it is degreased, scuffed and sealed first. */
+  degrease: boolean;
+}
+
+/** Whether a pour comes over a wave with silicone, with nothing that seals it between. */
+function overSilicone(plan: PiecePlan, pour: number): boolean {
+  const [first] = plan.pours[pour]?.coats ?? [];
+  const below = plan.pours[pour - 1]?.coats ?? [];
+  const sealed = first?.coat.kind === 'seal' || first?.coat.brushed?.kind === 'sealer';
+  return !sealed && below.some(({ coat }) => coat.kind === 'wave' && coat.additive === 'silicone');
+}
+
+/** What is brushed on before a pour, or is to be taken off what lies; undefined where nothing is. */
+export function betweenPours(plan: PiecePlan, pour: number, method: Method): Between | undefined {
+  const coats = plan.pours[pour]?.coats ?? [];
+  const ids = new Set(coats.map((c) => c.coat.id));
   const works = workBetween(plan.piece, method).filter((b) => ids.has(b.coat.id));
-  const [first] = works;
-  if (!first) return undefined;
+  const degrease = overSilicone(plan, pour);
+  const own = degrease ? [timeOf(method, 'scuff', 2), timeOf(method, 'sealer')] : [];
+  const [first] = coats;
+  if (!first || (!works.length && !degrease)) return undefined;
+  const all = [...own, ...works];
   return {
-    minutes: byFives(works.reduce((sum, w) => sum + w.hands, 0) * several(plan)),
-    wait: Math.round(60 * works.reduce((sum, w) => sum + w.wait, 0)),
-    coatId: first.coat.id,
+    minutes: byFives(all.reduce((sum, w) => sum + w.hands, 0) * several(plan)),
+    wait: Math.round(60 * all.reduce((sum, w) => sum + w.wait, 0)),
+    coatId: works[0]?.coat.id ?? first.coat.id,
+    degrease,
   };
+}
+
+/** How far the film below must be before a pour: what its coats wait for, the longest of it; open for the next coat where they say nothing. */
+export function waitsFor(plan: PiecePlan, pour: number): Until {
+  const { coats } = plan.piece;
+  const waits = (plan.pours[pour]?.coats ?? []).flatMap(({ coat }) => awaitedBy(coats, coat) ?? []);
+  const below = new Set((plan.pours[pour - 1]?.coats ?? []).map((c) => c.coat.id));
+  if (waits.some((w) => w.until === 'hard')) return 'hard';
+  // what lies deeper than the film below no longer runs by then
+  return waits.length > 0 && waits.every((w) => w.until === 'tacky' && below.has(w.coatId)) ? 'tacky' : 'recoat';
 }
 
 /** When something was done, by the name the diary keeps it under; ms since 1970. */

@@ -83,6 +83,34 @@ test('every option of a piece has its place: edge, surface, tape, what is brushe
   }
 });
 
+test('what a coat waits for is waited for: until the film no longer runs, until it opens, until it is hard', () => {
+  const p = piece();
+  const gap = (until: 'tacky' | 'recoat' | 'hard'): { hours: number; scuff: number } => {
+    const sea = the(p, 'sea').id;
+    const { calendar } = planned(asked([coated(p, { top: { waits: { coatId: sea, until } } })], { diary: everyDay(0, 24) }));
+    const [first, second] = calendar.sessions.filter((s) => s.kind === 'pour') as [Session, Session];
+    return { hours: (second.from - first.until) / HOUR, scuff: second.scuff };
+  };
+  const [tacky, recoat, hard] = [gap('tacky'), gap('recoat'), gap('hard')];
+  assert.ok(tacky.hours < recoat.hours && tacky.hours >= 1, `${tacky.hours}`);
+  // 6 h and 72 h at 23 °C
+  assert.ok(recoat.hours >= 6 && recoat.hours < 6.5, `${recoat.hours}`);
+  assert.ok(hard.hours >= 72 && hard.hours < 73, `${hard.hours}`);
+  assert.deepEqual([tacky.scuff, recoat.scuff, hard.scuff > 0], [0, 0, true]);
+});
+
+test('over silicone the board is degreased, scuffed and sealed before the next pour; under a coat of seal it is not', () => {
+  const p = coated(piece(), { wave: { additive: 'silicone' } });
+  const { calendar } = planned(asked([p]));
+  const all = calendar.sessions;
+  const k = all.findIndex((s) => s.kind === 'degrease');
+  assert.equal(saySession(all[k]!), 'Degrease, scuff and seal over the silicone');
+  const after = all.slice(k).find((s) => s.kind === 'pour')!;
+  // the sealer dries for three hours
+  assert.ok(after.from - all[k]!.until >= 2.5 * HOUR);
+  assert.ok(!kinds(planned(asked([piece()])).calendar.sessions).includes('degrease'));
+});
+
 test('two that are poured together are one session with both boards; unlike ones are told apart, in a sentence', () => {
   const [a, b] = [piece({ id: 'a', name: 'Left' }), piece({ id: 'b', name: 'Right' })];
   const together = entry({ kind: 'together', pieceIds: ['a', 'b'] });
