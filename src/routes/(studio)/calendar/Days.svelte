@@ -83,7 +83,8 @@
     chooses(session.id);
     if (session.follows) return;
     dragged = { session, from: event.clientX, moved: false };
-    (event.currentTarget as Element).setPointerCapture(event.pointerId);
+    // the drawing holds the pointer: a session is drawn anew where it would lie
+    svg?.setPointerCapture(event.pointerId);
   }
   function move(event: PointerEvent) {
     if (!dragged) return;
@@ -160,7 +161,18 @@
 
 <div class="min-h-0 grow overflow-y-auto" bind:clientWidth={width}>
   {#if width > 0}
-    <svg bind:this={svg} {width} {height} class="block text-[12px] select-none" role="group" aria-label="The days" onwheel={wheel}>
+    <svg
+      bind:this={svg}
+      {width}
+      {height}
+      class="block text-[12px] select-none"
+      role="group"
+      aria-label="The days"
+      onwheel={wheel}
+      onpointermove={move}
+      onpointerup={up}
+      onpointercancel={() => dragged && ((dragged = undefined), drops())}
+    >
       <DayPatterns />
       {#each nights as [from, until] (from)}
         {#if within(from, until)}<rect
@@ -257,9 +269,6 @@
           moved={trial !== undefined && calendar.sessions.some((c) => c.id === s.id && c.begins !== s.begins)}
           says={says(s)}
           ondown={(e) => down(e, s)}
-          onmove={move}
-          onup={up}
-          oncancel={() => ((dragged = undefined), drops())}
           onkey={(e) => keys(e, s)}
         />
       {/each}

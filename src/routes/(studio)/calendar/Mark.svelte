@@ -14,12 +14,9 @@
     moved: boolean;
     says: string;
     ondown: (event: PointerEvent) => void;
-    onmove: (event: PointerEvent) => void;
-    onup: () => void;
-    oncancel: () => void;
     onkey: (event: KeyboardEvent) => void;
   }
-  let { session: s, rows, x, chosen, reached, moved, says, ondown, onmove, onup, oncancel, onkey }: Props = $props();
+  let { session: s, rows, x, chosen, reached, moved, says, ondown, onkey }: Props = $props();
   const solid = $derived(s.kind === 'pour');
   const wide = $derived(Math.max(solid ? 4 : 3, x(s.until) - x(s.from)));
   const lit = $derived(chosen || moved);
@@ -33,9 +30,6 @@
   aria-label={says}
   aria-pressed={chosen}
   onpointerdown={ondown}
-  onpointermove={onmove}
-  onpointerup={onup}
-  onpointercancel={oncancel}
   onkeydown={onkey}
 >
   <title>{says}</title>
