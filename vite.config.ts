@@ -11,25 +11,25 @@ const groups = [
     name: 'ground',
     test: /src\/core\/(units\/(?!read|number|hand-read|thickness|ratio|tilt)|air\/(?!damp|days|climate|said)|cure\/rate|craft\/(?!schools|standing|seas|turns|slopes|dressings|dabs|palette|studio)|geometry\/seeded|document\/(?!validate|open|misfits|references|ladder|limits|problem|rules))/,
     priority: 3,
-    minShareCount: 4,
+    minShareCount: 6,
   },
   {
     name: 'amounts',
     test: /src\/core\/(mix\/(?!measured|rounded|proportion|typed-dose)|tint\/(?!build|by-eye|card|counted|differ|hides|match|measure|read-colour|slope|swatch|target)|coat|prepare\/(?!words|dial|additive|between)|advice\/(cautions|finding))|node_modules\/culori\//,
     priority: 2,
-    minShareCount: 4,
+    minShareCount: 6,
   },
   {
     name: 'parts',
-    test: /src\/lib\/(store\/(?!reads|air)|zone|ui\/(?!standings|Field|LiveField|LengthField|NameField|SchoolField|ruler|TideLine|Thumb|BoardDrawing|together|LineChart|ClockChart|BeadCheck|SliderField|RoomUsual|AirNow|airs|bands|thermometer|hours|theme|table|PaperPage|Findings))|src\/core\/(record\/(times|summary|session)|edit\/(tenth|ids))|node_modules\/(microdiff|tinykeys)\//,
+    test: /src\/lib\/(store\/(?!reads|air|asked|diary|notices)|zone|ui\/(?!standings|calendar|DayBars|DayPatterns|Notices|FileButton|Field|LiveField|LengthField|NameField|SchoolField|ruler|TideLine|Thumb|BoardDrawing|together|LineChart|ClockChart|BeadCheck|SliderField|RoomUsual|AirNow|airs|bands|thermometer|hours|theme|table|PaperPage|Findings))|src\/core\/(record\/(times|summary|session)|edit\/(tenth|ids))|node_modules\/(microdiff|tinykeys)\//,
     priority: 0,
-    minShareCount: 5,
+    minShareCount: 10,
   },
   {
     name: 'plan',
     test: /src\/core\/(geometry\/(?!seeded|middle)|plan\/(?!section|seen|lacing|white|weight|drawable|loose|level|curves|likely|heat)|cure\/(?!airs|age-line|rate|bead|sure))|node_modules\/(clipper-lib|simplify-js)\//,
     priority: 1,
-    minShareCount: 3,
+    minShareCount: 6,
   },
 ];
 

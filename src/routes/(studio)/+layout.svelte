@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { onMount, type Component, type Snippet } from 'svelte';
+  import { onMount, type Snippet } from 'svelte';
   import { shared } from '$lib/store/shared.svelte';
   import { asideWords } from '$lib/ui/aside';
   import Guard from '$lib/ui/Guard.svelte';
@@ -18,15 +18,9 @@
     { href: '/settings', name: 'Settings' },
   ];
 
-  /** What is planned stands on these too, so that they bring the planner with them: they are fetched when the screen has been drawn. */
-  let TideLine = $state.raw<Component>();
-  let AirNow = $state.raw<Component>();
-  let Notices = $state.raw<Component>();
-  onMount(async () => {
-    AirNow = (await import('$lib/ui/AirNow.svelte')).default;
-    TideLine = (await import('$lib/ui/TideLine.svelte')).default;
-    Notices = (await import('$lib/ui/Notices.svelte')).default;
-  });
+  /** Fetched when the screen has been drawn. */
+  let beside = $state.raw<typeof import('$lib/ui/beside')>();
+  onMount(async () => (beside = await import('$lib/ui/beside')));
 </script>
 
 <div class="flex h-dvh flex-col print:block print:h-auto">
@@ -50,11 +44,11 @@
       {/each}
     </nav>
     <Guard what="The room"
-      >{#if AirNow}<AirNow />{/if}</Guard
+      >{#if beside}<beside.AirNow />{/if}</Guard
     >
   </header>
   <Guard what="Notices"
-    >{#if Notices}<Notices />{/if}</Guard
+    >{#if beside}<beside.Notices />{/if}</Guard
   >
   {#if shared.aside?.length}
     <p class="shrink-0 border-b border-line bg-warnground px-4 py-1 text-[13px] print:hidden">
@@ -69,7 +63,7 @@
   {#if page.url.pathname !== '/calendar'}
     <div class="min-h-11 shrink-0 sm:min-h-27 print:hidden">
       <Guard what="The tide line"
-        >{#if TideLine}<TideLine />{/if}</Guard
+        >{#if beside}<beside.TideLine />{/if}</Guard
       >
     </div>
   {/if}
