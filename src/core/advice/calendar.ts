@@ -164,7 +164,7 @@ export const waitsOnShelf: DayRule = ({ calendar, pieces, short, zone }) =>
         pieceIds: [pieceId],
         says: `${sayPieces([pieceId], pieces)} is poured ${sayMoment(pour.begins, zone)}, and the shelf is short of ${says}.`,
         why: 'A tint that runs out in mid-pour cannot be matched wet.',
-        fix: 'Buy it before, or thin the film.',
+        fix: 'Buy it before that day, or move the pour.',
       },
     ];
   });

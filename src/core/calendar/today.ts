@@ -42,7 +42,7 @@ export interface Today {
   closing: Closing[];
 }
 
-/** How long the artist is there from a moment on, and until when at the most. */
+/** The last moment within the artist's hours at which so many minutes can still be begun, from one moment until another. */
 function lastBegin({ hours, busy }: Calendar, from: number, until: number, minutes: number): number | undefined {
   const free = hours
     .flatMap((h) => {
@@ -56,8 +56,8 @@ function lastBegin({ hours, busy }: Calendar, from: number, until: number, minut
       if (at < h.until) parts.push({ from: at, until: h.until });
       return parts;
     })
-    .map((p) => Math.min(p.until - minutes * MINUTE, until))
-    .filter((last) => last >= from);
+    .map((p) => ({ begins: Math.max(p.from, from), last: Math.min(p.until - minutes * MINUTE, until) }))
+    .flatMap(({ begins, last }) => (last >= begins ? [last] : []));
   return free.length ? Math.max(...free) : undefined;
 }
 

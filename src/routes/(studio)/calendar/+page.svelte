@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { compare, hoursOn, sayObstacle, sayOdd, sayPieces, saySession, type Calendar, type Session } from '#core/calendar';
+  import { compare, hoursOn, sayObstacle, sayOdd, sayPieces, saySession, sayShortDay, type Calendar, type Session } from '#core/calendar';
   import { setDay, setPin } from '$lib/store/diary';
   import { CALENDAR } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
@@ -206,7 +206,9 @@
             </p>{/if}
         </Sheet>
       {:else if lane}
-        <Sheet title={lane.name} aside={lane.promise ? `promised for ${lane.promise.on}` : 'no date'}><Promised {lane} /></Sheet>
+        <Sheet title={lane.name} aside={lane.promise ? `promised for ${sayShortDay(lane.promise.due - 3_600_000, zone)}` : 'no date'}
+          ><Promised {lane} /></Sheet
+        >
       {:else}<Sheet title="Promises"
           ><p class="p-3 text-soft">Nothing is promised. “Can I promise it?” gives the first day for any piece.</p></Sheet
         >{/if}
