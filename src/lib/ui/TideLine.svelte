@@ -185,7 +185,7 @@
       {/each}
       {#each rows as row, i (row.pieceId)}
         <a href="/pieces/{row.pieceId}" class="hover:underline">
-          <title>{row.name}</title>
+          {#if row.name.length > 15}<title>{row.name}</title>{/if}
           <text x="16" y={TOP + i * ROW + 13} class="fill-ink">{row.name.length > 15 ? `${row.name.slice(0, 14)}…` : row.name}</text>
         </a>
         <DayBars stretches={row.stretches} {x} {start} {end} y={TOP + i * ROW + 2} height={14} />
