@@ -113,9 +113,20 @@ visit(
     await until(mm, (v) => Math.abs(v - (was - 9)) < 0.11, 'one down');
 
     // pulled by its line, where no point is; what is minded follows an edit at leisure, and may move the chart
-    await page.waitForTimeout(400);
     const points = page.getByRole('slider', { name: /^Shoreline, point/ });
-    const [a, b] = [(await points.nth(1).boundingBox())!, (await points.nth(2).boundingBox())!];
+    const lie = async () => [(await points.nth(1).boundingBox())!, (await points.nth(2).boundingBox())!] as const;
+    let still = '';
+    await until(
+      async () => {
+        const before = still;
+        await page.waitForTimeout(600);
+        still = JSON.stringify(await lie());
+        return still === before;
+      },
+      (same) => same,
+      'the chart lies still',
+    );
+    const [a, b] = await lie();
     const [x, y] = [(a.x + b.x + a.width) / 2, (a.y + b.y + a.height) / 2];
     await page.mouse.move(x, y);
     await page.mouse.down();
