@@ -113,30 +113,30 @@ visit(
     await until(mm, (v) => Math.abs(v - (was - 9)) < 0.11, 'one down');
 
     // pulled by its line, where no point is; what is minded follows an edit at leisure, and may move the chart
-    const points = page.getByRole('slider', { name: /^Shoreline, point/ });
-    const lie = async () => [(await points.nth(1).boundingBox())!, (await points.nth(2).boundingBox())!] as const;
+    /** Between its second and its third point, on the line itself. */
+    const onLine = (): Promise<[number, number]> =>
+      shore.evaluate((slider) => {
+        const path = (slider instanceof SVGPathElement ? slider : slider.querySelector('path')) as SVGPathElement;
+        const at = path.getPointAtLength(0.375 * path.getTotalLength());
+        const { x, y } = new DOMPoint(at.x, at.y).matrixTransform(path.getScreenCTM()!);
+        return [x, y];
+      });
     let still = '';
     await until(
       async () => {
         const before = still;
         await page.waitForTimeout(600);
-        still = JSON.stringify(await lie());
+        still = JSON.stringify(await onLine());
         return still === before;
       },
       (same) => same,
       'the chart lies still',
     );
-    const [a, b] = await lie();
-    const [x, y] = [(a.x + b.x + a.width) / 2, (a.y + b.y + a.height) / 2];
-    // a machine at work elsewhere may see the button go up before anything was drawn: a hand would pull once more
-    for (let i = 0; i < 3 && (await mm()) >= was - 20; i++) {
-      await page.mouse.move(x, y);
-      await page.mouse.down();
-      await page.mouse.move(x, y - 30, { steps: 6 });
-      await page.waitForTimeout(300);
-      await page.mouse.up();
-      await page.waitForTimeout(700);
-    }
+    const [x, y] = await onLine();
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x, y - 30, { steps: 6 });
+    await page.mouse.up();
     await until(mm, (v) => v < was - 20, 'the whole curve went up with it');
     await page.getByRole('button', { name: 'Undo' }).click();
     await until(mm, (v) => Math.abs(v - (was - 9)) < 0.11, 'undone as one');
