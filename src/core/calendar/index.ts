@@ -8,6 +8,6 @@ export { Maker, type MadeProblem, type Odd } from './problem';
 export { sayMinutes, sayObstacle, sayOdd, sayPieces, sayPromise, saySession, sayShortDay, sayWhen } from './said';
 export { firstDates, quickly, suggestionsFor, type FirstDates, type Gives, type Suggestion } from './what-if';
 export { type About, type WorkKind } from './work';
-export { readSpans, writeSpans, type SpansRead } from './typed-hours';
+export { readNight, readSpans, writeSpans, type SpansRead } from './typed-hours';
 export { todayOf, type Closing, type OnTable, type Today } from './today';
 export { isQuiet, noticesAt, shownOf, type Notice, type Told } from './notices';

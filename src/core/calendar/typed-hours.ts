@@ -39,6 +39,19 @@ export function readSpans(text: string): SpansRead {
   return spans.length > 6 ? { ok: false, says: 'Up to six in one day.' } : { ok: true, spans };
 }
 
+/** Reads one stretch of hours that may run on over midnight: "22–7", "13 to 15". */
+export function readNight(text: string): { ok: true; span: DaySpan } | { ok: false; says: string } {
+  const ends = text
+    .trim()
+    .toLowerCase()
+    .split(/–|—|-|\bto\b|\buntil\b/)
+    .map(minuteOf);
+  const [from, until] = ends;
+  return ends.length === 2 && from !== undefined && until !== undefined && from !== until
+    ? { ok: true, span: { from, until } }
+    : { ok: false, says: 'Write one stretch, as 22–7.' };
+}
+
 const writeMinute = (minute: number): string => (minute % 60 ? `${Math.floor(minute / 60)}:${two(minute % 60)}` : String(minute / 60));
 
 /** Hours of a day as they are typed: "9–12, 17:30–22", or "away". */

@@ -6,6 +6,7 @@ import {
   compare,
   firstDates,
   Maker,
+  readNight,
   readSpans,
   sayMinutes,
   sayObstacle,
@@ -378,6 +379,12 @@ test('hours as they are typed, and written back', () => {
   assert.match(reads('22-7'), /end after they begin/);
   assert.match(reads('9-12, 11-14'), /overlap/);
   for (const wrong of ['', 'later', '25-26', '9', '9:75-10', '9-10-11']) assert.match(reads(wrong), /Write them as/, wrong);
+});
+
+test('one stretch of hours may run on over midnight', () => {
+  assert.deepEqual(readNight('22–7'), { ok: true, span: { from: 1320, until: 420 } });
+  assert.deepEqual(readNight('1pm to 3 pm'), { ok: true, span: { from: 780, until: 900 } });
+  for (const wrong of ['', '9', '9-9', '9-12, 13-14', 'late']) assert.equal(readNight(wrong).ok, false, wrong);
 });
 
 test('minutes as a hand reads them', () => {

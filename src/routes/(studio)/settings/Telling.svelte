@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { readSpans, writeSpans } from '#core/calendar';
+  import { readNight, writeSpans } from '#core/calendar';
   import { Live } from '$lib/store/live.svelte';
   import { readTold, setQuiet, setSystem } from '$lib/store/notices';
   import { attempt } from '$lib/ui/attempt';
@@ -16,20 +16,16 @@
     if (on && asked !== 'granted') asked = await Notification.requestPermission();
     await attempt(() => setSystem(on && asked === 'granted'));
   }
-  /** "22–7" runs on over midnight. */
-  function readNight(text: string): { ok: true; value: number; from?: number; until?: number } | { ok: false; says: string } {
-    if (['', 'none'].includes(text.trim().toLowerCase())) return { ok: true, value: 0 };
-    const [a = '', b = ''] = text.split(/–|-|\bto\b/);
-    const [first, second] = [readSpans(`${a}–24`), readSpans(`0–${b}`)];
-    return first.ok && second.ok
-      ? { ok: true, value: 1, from: first.spans[0]!.from, until: second.spans[0]!.until }
-      : { ok: false, says: 'Write them as 22–7, or “none”.' };
+  const isNone = (text: string): boolean => ['', 'none'].includes(text.trim().toLowerCase());
+  function read(text: string): { ok: true; value: number } | { ok: false; says: string } {
+    const night = readNight(text);
+    return isNone(text) || night.ok ? { ok: true, value: 0 } : { ok: false, says: 'Write them as 22–7, or “none”.' };
   }
   async function quiet() {
-    const read = readNight(typed ?? stored);
-    if (!read.ok) return;
-    const ok = await attempt(() => setQuiet(read.from === undefined ? undefined : { from: read.from, until: read.until! }));
-    if (ok) typed = undefined;
+    const text = typed ?? stored;
+    const night = readNight(text);
+    if (!night.ok && !isNone(text)) return;
+    if (await attempt(() => setQuiet(night.ok ? night.span : undefined))) typed = undefined;
   }
 </script>
 
@@ -44,5 +40,5 @@
     />Let the system show them too, while Nerite is open or in the background</label
   >
   {#if asked === 'denied'}<p class="text-[13px] text-soft">This browser does not allow it. Where it asks again, say yes.</p>{/if}
-  <Field label="Quiet hours" narrow read={readNight} commit={quiet} bind:text={() => typed ?? stored, (text) => (typed = text)} />
+  <Field label="Quiet hours" narrow {read} commit={quiet} bind:text={() => typed ?? stored, (text) => (typed = text)} />
 </div>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { readSpans, writeSpans } from '#core/calendar';
+  import { readNight, writeSpans } from '#core/calendar';
   import type { DiaryEntry } from '#core/document';
   import { addEntry, removeEntries } from '$lib/store/diary';
   import { shared } from '$lib/store/shared.svelte';
@@ -22,24 +22,14 @@
   let hours = $state('');
   let weekdays = $state<number[]>([]);
   let insist = $state(false);
-  const spans = $derived(readNight(hours));
-  /** Hours that may run on over midnight, as "20–7". */
-  function readNight(text: string): ReturnType<typeof readSpans> {
-    const read = readSpans(text);
-    if (read.ok || !/\d/.test(text)) return read;
-    const [a = '', b = ''] = text.split(/–|-|\bto\b/);
-    const [first, second] = [readSpans(`${a}–24`), readSpans(`0–${b}`)];
-    return first.ok && second.ok ? { ok: true, spans: [{ from: first.spans[0]!.from, until: second.spans[0]!.until }] } : read;
-  }
+  const night = $derived(readNight(hours));
   const wrong = $derived(
     repeats
       ? !weekdays.length
         ? 'Choose on which days.'
-        : !spans.ok
-          ? spans.says
-          : spans.spans.length === 1
-            ? ''
-            : 'Give one stretch of hours.'
+        : night.ok
+          ? ''
+          : night.says
       : !from || !until
         ? 'Give when it begins and when it ends.'
         : until <= from
@@ -55,8 +45,8 @@
     const ok = await attempt(() =>
       addEntry(
         'Add a time without resin',
-        repeats && spans.ok
-          ? { kind: 'no resin weekly', ...common, weekdays: [...weekdays].sort(), span: spans.spans[0]! }
+        repeats && night.ok
+          ? { kind: 'no resin weekly', ...common, weekdays: [...weekdays].sort(), span: night.span }
           : { kind: 'no resin', ...common, from: iso(from), until: iso(until) },
       ),
     );
