@@ -141,7 +141,7 @@ visit(
     await page.getByRole('link', { name: 'Log', exact: true }).click();
     await page.getByText('The shore sat right at 23 minutes.').waitFor();
     assert.equal(await page.getByText('make it again').count(), 3);
-    await page.getByRole('img', { name: /Harbour board: pour/ }).waitFor();
+    await page.getByRole('group', { name: /Harbour board: pour/ }).waitFor();
 
     // out, into an empty browser, and out again: the same bytes
     const text = await exportStudio(page);
@@ -149,7 +149,7 @@ visit(
     const elsewhere = await plainServer();
     const other = await context.browser()!.newContext({ acceptDownloads: true });
     const empty = await other.newPage();
-    await empty.goto(elsewhere);
+    await empty.goto(`${elsewhere}/pieces`);
     await empty.getByText('No piece on the table yet').waitFor();
     await openFile(empty, text);
     await empty.getByText(/studio\.json holds 8 pieces and 6 pours/).waitFor();
