@@ -94,10 +94,16 @@ visit(
       (text) => text !== beside && /held there/.test(text),
       'the glaze is held an hour later',
     );
+    // what is put shows at once; it can be taken back once it is stored
+    const undo = page.getByRole('main').getByRole('button', { name: 'Undo' });
+    await until(
+      () => undo.getAttribute('title'),
+      (title) => /^Move .* of Kelp Cove I$/.test(title ?? ''),
+      'the move of the glaze can be undone',
+    );
     await settled(page);
 
     // one step back each
-    const undo = page.getByRole('main').getByRole('button', { name: 'Undo' });
     await undo.click();
     await until(
       () => says(page, GLAZE),

@@ -221,7 +221,10 @@ function handsOf(problem: Problem, plan: Plan, without: number): (string | undef
   return owners;
 }
 
-/** The last minute by which each operation of a job must begin so that it ends by another, all others left alone; −1 where it cannot. */
+/**
+ * The last minute by which each operation of a job must begin so that it ends by another, all others left alone; −1 where it
+ * cannot. In its window, or where that is past already, after it.
+ */
 export function lastMoments(problem: Problem, plan: Plan, number: number, due: number): number[] {
   const asked: Problem = {
     ...problem,
@@ -230,11 +233,15 @@ export function lastMoments(problem: Problem, plan: Plan, number: number, due: n
   const { chain } = new Alone(asked, plan, number);
   const job = asked.jobs[number]!;
   return job.operations.map((_, k) => {
-    for (let t = problem.slots - 1; t >= 0; t--)
-      for (const [n, option] of chain.options[k]!.entries()) {
-        if (option.late || option.cost[t] === Infinity) continue;
-        if (costsFrom(asked, job, chain.follow(k, n, t), k).lateness === 0) return t * problem.slot;
-      }
-    return -1;
+    const last = (late: boolean): number => {
+      for (let t = problem.slots - 1; t >= 0; t--)
+        for (const [n, option] of chain.options[k]!.entries()) {
+          if (option.late !== late || option.cost[t] === Infinity) continue;
+          if (costsFrom(asked, job, chain.follow(k, n, t), k).lateness === 0) return t * problem.slot;
+        }
+      return -1;
+    };
+    const timely = last(false);
+    return timely < 0 ? last(true) : timely;
   });
 }

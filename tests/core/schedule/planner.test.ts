@@ -142,6 +142,9 @@ test('why not sooner, how long it can wait, and by when it must begin', () => {
   assert.deepEqual(slack.then, { lateness: 0, scuff: 15, set: 0, damp: 0 });
   // the last evening of hands before the end of the third day
   assert.deepEqual(lastMoments(problem, plan, 0, 3 * 1440), [2 * 1440 + 15 * 60, 2 * 1440 + 20 * 60]);
+  // what is past its window already can still be done after it
+  const past = plain({}, { until: 60, late: 10 });
+  assert.equal(lastMoments(past, planJobs(past), 0, 3 * 1440)[0], 2 * 1440 + 14 * 60 + 45);
 });
 
 test('hands on another piece are named, and the time away before that', () => {

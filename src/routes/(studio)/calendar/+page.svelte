@@ -210,7 +210,11 @@
           ><Promised {lane} /></Sheet
         >
       {:else}<Sheet title="Promises"
-          ><p class="p-3 text-soft">Nothing is promised. “Can I promise it?” gives the first day for any piece.</p></Sheet
+          ><p class="p-3 text-soft">
+            {calendar.lanes.some((l) => l.promise)
+              ? 'Every promise holds. Press one, at the right edge, to see what it rests on.'
+              : 'Nothing is promised. “Can I promise it?” gives the first day for any piece.'}
+          </p></Sheet
         >{/if}
       <Sheet title="What a wait is" aside="by age, in the air above"><Legend /></Sheet>
     </div>

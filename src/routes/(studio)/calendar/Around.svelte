@@ -39,7 +39,9 @@
 
 {#if air}
   <text x="10" y={top + 24} class="fill-soft">air</text>
-  <text x="10" y={top + 38} class="fill-soft text-[11px]">{shared.write.temperature(air.low)} to {shared.write.temperature(air.most)}</text>
+  <text x="10" y={top + 38} class="fill-soft text-[11px]"
+    >{shared.write.temperature(air.low, 0)} to {shared.write.temperature(air.most, 0)}</text
+  >
   <path d={air.d} class="fill-none stroke-soft" stroke-width="1.5" role="img" aria-label="Air of the room over these days" />
 {/if}
 {#each calendar.noResin as n, i (i)}

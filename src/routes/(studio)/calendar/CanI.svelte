@@ -84,7 +84,7 @@
               {#each rows as { says, from, until } (says)}
                 <tr class="border-b border-rule">
                   <th class="py-2 text-left font-normal">{says}</th>
-                  <td class="py-2 pr-3 text-right font-bold"
+                  <td class="py-2 pr-3 text-right font-bold sm:whitespace-nowrap"
                     >{#if from === undefined}no day within 90{:else}{day(from)}{until === undefined
                         ? ', and none if it is colder'
                         : day(from) === day(until)

@@ -33,7 +33,7 @@
   const typed = $derived(zone.civil(session.begins));
 </script>
 
-<div class="flex min-h-0 grow flex-col gap-2 overflow-y-auto p-3">
+<div class="flex min-h-0 grow flex-col gap-1.5 overflow-y-auto px-3 pt-2">
   <p class="text-[13px] text-soft">
     {saySession(session)} · {dayAndTime(session.begins)} to {clockTime(session.until)}{session.scuff
       ? `, scuffed first for ${sayMinutes(session.scuff)}`
@@ -63,17 +63,19 @@
         /></label
       >
     {/if}
-    <p class="mt-auto flex flex-wrap gap-x-4 gap-y-1 text-[13px]">
-      {#if !session.follows}<button type="button" class="underline" onclick={() => holds(session)}
-          >{session.pinned ? 'Let it go' : 'Hold it here'}</button
-        >{/if}
-      <button type="button" class="underline" onclick={() => bars(day)}>{barred ? 'Open' : 'Bar'} {weekday(session.begins)}</button>
-      <a class="underline" href={link}>{session.kind === 'pour' ? 'See the pour' : 'See its work'}</a>
-      {#if session.kind !== 'pour'}<button
-          type="button"
-          class="underline"
-          onclick={() => attempt(() => setDone(session.works, minutes.now, `${names}: ${saySession(session)} is done`))}>It is done</button
-        >{/if}
-    </p>
   {/if}
 </div>
+{#if !trying}
+  <p class="flex shrink-0 flex-wrap gap-x-4 gap-y-1 px-3 pt-1 pb-2 text-[13px]">
+    {#if !session.follows}<button type="button" class="underline" onclick={() => holds(session)}
+        >{session.pinned ? 'Let it go' : 'Hold it here'}</button
+      >{/if}
+    <button type="button" class="underline" onclick={() => bars(day)}>{barred ? 'Open' : 'Bar'} {weekday(session.begins)}</button>
+    <a class="underline" href={link}>{session.kind === 'pour' ? 'See the pour' : 'See its work'}</a>
+    {#if session.kind !== 'pour'}<button
+        type="button"
+        class="underline"
+        onclick={() => attempt(() => setDone(session.works, minutes.now, `${names}: ${saySession(session)} is done`))}>It is done</button
+      >{/if}
+  </p>
+{/if}

@@ -32,7 +32,7 @@
       {#each coming as c (`${c.piece.id}:${c.pour}`)}
         <li class="border-b border-rule last:border-b-0">
           <label class="flex cursor-pointer gap-2 px-3 py-1.5 hover:bg-paper">
-            <input type="checkbox" class="mt-1 accent-ink" checked={isIn(c)} onchange={() => toggle(c)} />
+            <input type="checkbox" class="mt-1" checked={isIn(c)} onchange={() => toggle(c)} />
             <span class="min-w-0"
               ><b class="font-semibold">{c.piece.name}</b>, pour {c.pour + 1}<span class="block text-[13px] text-soft"
                 >{coats(c)}{when(c)}</span

@@ -35,7 +35,6 @@
   <label class="flex items-center gap-2"
     ><input
       type="checkbox"
-      class="accent-ink"
       checked={heating !== undefined}
       onchange={(e) => change({ heating: e.currentTarget.checked ? first : undefined })}
     />The heating is turned up</label

@@ -48,12 +48,8 @@
       </div>
       <div class="mt-1 flex items-center justify-between text-[13px]">
         <label class="flex items-center gap-2"
-          ><input
-            type="checkbox"
-            class="accent-ink"
-            checked={place.covered}
-            onchange={(e) => change(place.id, { covered: e.currentTarget.checked })}
-          />covered against dust</label
+          ><input type="checkbox" checked={place.covered} onchange={(e) => change(place.id, { covered: e.currentTarget.checked })} />covered
+          against dust</label
         >
         <button type="button" class="underline" onclick={() => keep((all) => all.filter((p) => p.id !== place.id))}
           >Take {place.name} off</button

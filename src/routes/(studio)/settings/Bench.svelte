@@ -29,7 +29,6 @@
       <label class="flex items-center gap-2"
         ><input
           type="checkbox"
-          class="accent-ink"
           checked={method.bottlesC !== undefined}
           onchange={(e) => set({ bottlesC: e.currentTarget.checked ? WARMED : undefined })}
         />Bottles are warmed before they are mixed</label

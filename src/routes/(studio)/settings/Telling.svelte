@@ -33,7 +33,6 @@
   <label class="flex items-center gap-2"
     ><input
       type="checkbox"
-      class="accent-ink"
       disabled={!can || asked === 'denied'}
       checked={told.current?.system ?? false}
       onchange={(e) => system(e.currentTarget.checked)}

@@ -68,7 +68,7 @@
   <span class="text-soft">for</span>
   {#each pieces as piece (piece.id)}
     <label class="flex items-center gap-1"
-      ><input type="checkbox" class="accent-ink" checked={!left.has(piece.id)} onchange={() => toggle(piece.id)} />{piece.name}</label
+      ><input type="checkbox" checked={!left.has(piece.id)} onchange={() => toggle(piece.id)} />{piece.name}</label
     >
   {/each}
   <p class="ml-auto font-bold">

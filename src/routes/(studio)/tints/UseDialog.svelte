@@ -61,7 +61,7 @@
             <label class="flex gap-2 py-1.5 {c.fits ? 'cursor-pointer' : 'text-soft'}">
               <input
                 type="checkbox"
-                class="mt-1 accent-ink"
+                class="mt-1"
                 disabled={!c.fits}
                 checked={marked[c.key] ?? false}
                 onchange={(e) => (marked[c.key] = e.currentTarget.checked)}

@@ -21,7 +21,7 @@
 <main class="flex min-h-full flex-col gap-3 p-4 lg:h-full">
   <div class="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-2">
     <h1 class="text-[28px]">Your hours and promises</h1>
-    <div class="ml-auto flex gap-2">
+    <div class="ml-auto flex flex-wrap gap-2">
       <UndoRedo scope={CALENDAR} /><a class="button" href="/room">Room and places</a><a class="button button-main" href="/calendar"
         >To the calendar</a
       >

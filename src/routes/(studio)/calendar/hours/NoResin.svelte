@@ -10,8 +10,18 @@
   /** Times at which nothing may be laid or still be tacky: guests, builders, a child's bedtime. */
   let { diary, now }: { diary: readonly DiaryEntry[]; now: number } = $props();
   const short = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
-  const once = $derived(diary.flatMap((e) => (e.kind === 'no resin' && Date.parse(e.until) > now ? [e] : [])));
-  const weekly = $derived(diary.flatMap((e) => (e.kind === 'no resin weekly' ? [e] : [])));
+  const when = (e: DiaryEntry): string =>
+    e.kind === 'no resin'
+      ? `${dayAndTime(Date.parse(e.from))} to ${dayAndTime(Date.parse(e.until))}`
+      : e.kind === 'no resin weekly'
+        ? `${e.weekdays.map((d) => short[d]).join(' ')} ${writeSpans([e.span])}`
+        : '';
+  /** Those that are not over, once ones first. */
+  const kept = $derived(
+    diary
+      .flatMap((e) => ((e.kind === 'no resin' && Date.parse(e.until) > now) || e.kind === 'no resin weekly' ? [e] : []))
+      .sort((a, b) => a.kind.length - b.kind.length),
+  );
   const room = (id: string | undefined): string => (id === undefined ? '' : ` in ${shared.rooms?.find((r) => r.id === id)?.name ?? ''}`);
 
   let what = $state('');
@@ -55,20 +65,9 @@
 </script>
 
 <div class="flex flex-col gap-2 p-3">
-  {#each once as e (e.id)}
+  {#each kept as e (e.id)}
     <p class="flex justify-between gap-3">
-      <span><b>{e.what}</b>{room(e.roomId)}, {dayAndTime(Date.parse(e.from))} to {dayAndTime(Date.parse(e.until))}</span>
-      <button
-        type="button"
-        class="underline whitespace-nowrap"
-        onclick={() => attempt(() => removeEntries('Take off a time without resin', [e]))}
-        >Take off<span class="sr-only"> {e.what}</span></button
-      >
-    </p>
-  {/each}
-  {#each weekly as e (e.id)}
-    <p class="flex justify-between gap-3">
-      <span><b>{e.what}</b>{room(e.roomId)}, {e.weekdays.map((d) => short[d]).join(' ')} {writeSpans([e.span])}</span>
+      <span><b>{e.what}</b>{room(e.roomId)}, {when(e)}</span>
       <button
         type="button"
         class="underline whitespace-nowrap"
@@ -89,13 +88,12 @@
             >{/each}</select
         ></label
       >
-      <label class="col-span-2 flex items-center gap-2"><input type="checkbox" class="accent-ink" bind:checked={repeats} />every week</label
-      >
+      <label class="col-span-2 flex items-center gap-2"><input type="checkbox" bind:checked={repeats} />every week</label>
       {#if repeats}
         <fieldset class="col-span-2 flex flex-wrap gap-x-3">
           <legend class="sr-only">On which days</legend>
           {#each short as name, i (name)}<label class="flex items-center gap-1"
-              ><input type="checkbox" class="accent-ink" value={i} bind:group={weekdays} />{name}</label
+              ><input type="checkbox" value={i} bind:group={weekdays} />{name}</label
             >{/each}
         </fieldset>
         <label class="col-span-2 text-[13px] text-soft">Hours<input class="input" bind:value={hours} placeholder="19–7" /></label>

@@ -58,7 +58,6 @@
         <td data-head="Planned"
           ><input
             type="checkbox"
-            class="accent-ink"
             aria-label="{piece.name} is planned"
             checked={!out(piece.id)}
             onchange={(e) =>

@@ -63,9 +63,7 @@
   {#if choice}
     <div role="radiogroup" aria-label="Which cups" class="mt-2 flex flex-col gap-1 text-[14px]">
       {#each [{ value: 'planned', says: 'Keep the cups as planned' }, { value: 'new', says: 'Take the new ones' }] as const as way (way.value)}
-        <label class="flex items-center gap-2"
-          ><input type="radio" name="cups" class="accent-ink" value={way.value} bind:group={take} />{way.says}</label
-        >
+        <label class="flex items-center gap-2"><input type="radio" name="cups" value={way.value} bind:group={take} />{way.says}</label>
       {/each}
     </div>
   {/if}

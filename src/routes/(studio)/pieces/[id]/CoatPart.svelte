@@ -144,12 +144,8 @@
 {/if}
 <div class="text-soft">
   <label class="flex min-h-7 items-center gap-2" title="With all below it: nothing is mixed for what lies"
-    ><input
-      type="checkbox"
-      class="accent-ink"
-      checked={coat.lies !== undefined}
-      onchange={(e) => lie(e.currentTarget.checked ? {} : undefined)}
-    />already on the board</label
+    ><input type="checkbox" checked={coat.lies !== undefined} onchange={(e) => lie(e.currentTarget.checked ? {} : undefined)} />already on
+    the board</label
   >
   {#if coat.lies}
     <label
@@ -202,7 +198,6 @@
   <label class="flex min-h-7 items-center gap-2 self-end text-soft"
     ><input
       type="checkbox"
-      class="accent-ink"
       checked={coat.ownBatch ?? false}
       onchange={(e) => {
         const own = e.currentTarget.checked;

@@ -70,7 +70,6 @@
     <label class="flex min-h-7 items-center gap-2"
       ><input
         type="checkbox"
-        class="accent-ink"
         checked={coat.tint !== undefined}
         onchange={(e) => {
           const tinted = e.currentTarget.checked;

@@ -119,7 +119,7 @@
           <label class="flex shrink-0 items-center gap-3 border-t border-rule px-3 py-1.5 text-[13px] text-soft"
             >averaged over {radius} px round each pick<input
               type="range"
-              class="grow accent-ink"
+              class="grow"
               min="0"
               max={Math.ceil(Math.max(size.width, size.height) / 12)}
               bind:value={radius}
@@ -173,7 +173,6 @@
                 <label class="mr-3 inline-flex items-center gap-1"
                   ><input
                     type="checkbox"
-                    class="accent-ink"
                     checked={!left.includes(c.id)}
                     onchange={(e) => {
                       left = e.currentTarget.checked ? left.filter((id) => id !== c.id) : [...left, c.id];

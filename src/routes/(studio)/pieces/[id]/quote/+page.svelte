@@ -53,7 +53,7 @@
       back={{ href: `/pieces/${piece.id}`, on: 'Back to the piece' }}
     >
       <label class="flex items-center gap-2 text-[13px] text-soft"
-        ><input type="checkbox" class="accent-ink" bind:checked={full} />show how it comes about</label
+        ><input type="checkbox" bind:checked={full} />show how it comes about</label
       >
     </PrintBar>
     <div class="grid min-h-0 grow grid-cols-[minmax(0,1fr)] gap-3 lg:grid-cols-[280px_minmax(0,1fr)] print:block">

@@ -16,7 +16,7 @@
   <label class="flex min-w-0 grow basis-full items-center gap-2"
     ><span class="w-44 shrink-0 truncate" aria-live="polite">{name}</span><input
       type="range"
-      class="min-w-0 grow accent-ink"
+      class="min-w-0 grow"
       aria-label="Coats laid"
       aria-valuetext={name}
       min="0"
@@ -25,6 +25,6 @@
       oninput={(e) => (drawing.coats = Number(e.currentTarget.value) === all ? undefined : Number(e.currentTarget.value))}
     /></label
   >
-  <label class="flex items-center gap-1"><input type="checkbox" class="accent-ink" bind:checked={drawing.wet} />still wet</label>
+  <label class="flex items-center gap-1"><input type="checkbox" bind:checked={drawing.wet} />still wet</label>
   <p class="text-soft">Wet, a wave is whole white; its cells open as it rests. Tints look the same wet or hard.</p>
 </div>
