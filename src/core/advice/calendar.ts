@@ -1,5 +1,5 @@
 import { sayDay, sayMoment, type Zone } from '#core/air';
-import { sayMinutes, sayPieces, saySession, type Calendar, type Session } from '#core/calendar';
+import { freeIn, sayMinutes, sayPieces, saySession, type Calendar, type Session } from '#core/calendar';
 import type { Piece } from '#core/document';
 import type { Finding } from './finding';
 
@@ -38,12 +38,9 @@ function missed({ lanes }: Calendar, { pieceIds, from }: Session): { from: numbe
   return lane?.stretches.findLast((s) => s.doing === 'recoat' && s.until <= from);
 }
 
-/** Minutes of the artist's hours within a stretch. */
-function hoursIn({ hours, busy }: Calendar, from: number, until: number): number {
-  const within = (all: { from: number; until: number }[]): number =>
-    all.reduce((sum, h) => sum + Math.max(0, Math.min(h.until, until) - Math.max(h.from, from)), 0);
-  return Math.max(0, within(hours) - within(busy)) / MINUTE;
-}
+/** Minutes that the artist is there within a stretch. */
+const thereIn = (calendar: Calendar, from: number, until: number): number =>
+  freeIn(calendar).reduce((sum, h) => sum + Math.max(0, Math.min(h.until, until) - Math.max(h.from, from)), 0) / MINUTE;
 
 /** A coat whose window opens and closes while the artist is away. */
 export const coatWhileAway: DayRule = ({ calendar, pieces, zone }) =>
@@ -52,7 +49,7 @@ export const coatWhileAway: DayRule = ({ calendar, pieces, zone }) =>
     if (
       !open ||
       open.until <= calendar.now ||
-      hoursIn(calendar, Math.max(open.from, calendar.now), open.until) >= (pour.until - pour.begins) / MINUTE
+      thereIn(calendar, Math.max(open.from, calendar.now), open.until) >= (pour.until - pour.begins) / MINUTE
     )
       return [];
     return [

@@ -10,25 +10,30 @@ const [CHECK, SET_DRIPS, PULLS, CHIPS] = [5, 10, 10, 15] as const;
 /** From so long after a pour it is looked at, min. */
 const LOOKED_AT = 30;
 
+/** Ages of a film between which a board is looked at with no more work than that, and its tape comes off clean; min. */
+function agesOf({ gelMin, recoatFromH }: Pick<Resin, 'gelMin' | 'recoatFromH'>): Record<'check' | 'tape', { from: number; until: number }> {
+  const soft = 60 * recoatFromH;
+  const set = Math.min(gelMin, soft);
+  return { check: { from: Math.min(LOOKED_AT, gelMin / 2), until: set }, tape: { from: set, until: soft } };
+}
+
 /** What is done along with the wait after a pour: it is looked at, and a rim's tape comes off while the film is soft. */
 export function looks(plans: PiecePlan[], pour: number, id: string, resin: Resin, last: boolean): { along: Along[]; about: About[] } {
   const pieceIds = plans.map((p) => p.piece.id);
-  const gel = resin.gelMin;
-  const soft = 60 * resin.recoatFromH;
+  const ages = agesOf(resin);
   const wet = plans.some((p) => drips(p, pour));
   const along: Along[] = [
     {
       id: `${id}-check`,
       minutes: CHECK * plans.length,
-      from: Math.min(LOOKED_AT, gel / 2),
-      until: Math.min(gel, soft),
+      ...ages.check,
       late: wet ? SET_DRIPS * plans.length : 0,
     },
   ];
   const about: About[] = [{ id: `${id}-check`, kind: 'check', pieceIds, works: [`${id}-check`], pour }];
   const pulled = plans.filter((p) => last && pulls(p));
   if (pulled.length) {
-    along.push({ id: `${id}-tape`, minutes: PULLS * pulled.length, from: Math.min(gel, soft), until: soft, late: CHIPS * pulled.length });
+    along.push({ id: `${id}-tape`, minutes: PULLS * pulled.length, ...ages.tape, late: CHIPS * pulled.length });
     about.push({
       id: `${id}-tape`,
       kind: 'pull tape',
@@ -60,8 +65,7 @@ export function looksLeft(standings: Standing[], plans: PiecePlan[], making: Mak
       about: Pick<About, 'kind' | 'keys'>,
       minutes: number,
       late: number,
-      from: number,
-      until: number,
+      { from, until }: { from: number; until: number },
     ): Told[] => {
       const id = `${piece.id}/${work}-${last.id}`;
       if (did.has(id)) return [];
@@ -73,19 +77,10 @@ export function looksLeft(standings: Standing[], plans: PiecePlan[], making: Mak
         },
       ];
     };
-    const soft = 60 * last.cures.resin.recoatFromH;
+    const ages = agesOf({ ...last.cures.resin, gelMin });
     return [
-      ...told(
-        'check',
-        { kind: 'check' },
-        CHECK,
-        drips(plan, Math.max(0, pour)) ? SET_DRIPS : 0,
-        Math.min(LOOKED_AT, gelMin / 2),
-        Math.min(gelMin, soft),
-      ),
-      ...(!next && pulls(plan)
-        ? told('tape', { kind: 'pull tape', keys: ['pull the tape'] }, PULLS, CHIPS, Math.min(gelMin, soft), soft)
-        : []),
+      ...told('check', { kind: 'check' }, CHECK, drips(plan, Math.max(0, pour)) ? SET_DRIPS : 0, ages.check),
+      ...(!next && pulls(plan) ? told('tape', { kind: 'pull tape', keys: ['pull the tape'] }, PULLS, CHIPS, ages.tape) : []),
     ];
   });
 }

@@ -1,7 +1,7 @@
 import type { Zone } from '#core/air';
 import { Alone, lastMoments, type Costs, type Slack, type Stop } from '#core/schedule';
 import type { Planned } from './calendar';
-import { sayMinutes, sayPieces, saySession, sayWhen } from './said';
+import { and, sayMinutes, sayPieces, saySession, sayWhen } from './said';
 
 /** Why something is where it is and how long it can wait, in sentences; the moments for who draws them. */
 export interface Because {
@@ -11,8 +11,6 @@ export interface Because {
   /** Last moment it may begin without costing more, ms since 1970. */
   until: number;
 }
-
-const and = (parts: string[]): string => (parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`);
 
 /** What waiting, or hurrying, would cost. */
 function sayCosts({ lateness, scuff, set, damp }: Costs): string {

@@ -47,6 +47,22 @@ export function handsIn(diary: readonly DiaryEntry[], zone: Zone, from: number, 
   return { hours, busy: busy.filter((b) => b.until > from && b.from < until) };
 }
 
+/** What is left of the artist's hours once what takes from them is cut out, in order. */
+export function freeIn({ hours, busy }: { hours: readonly Stretch[]; busy: readonly Stretch[] }): Stretch[] {
+  const cuts = [...busy].sort((a, b) => a.from - b.from);
+  return hours.flatMap((own) => {
+    const parts: Stretch[] = [];
+    let at = own.from;
+    for (const cut of cuts) {
+      if (cut.until <= at || cut.from >= own.until) continue;
+      if (cut.from > at) parts.push({ from: at, until: cut.from });
+      at = cut.until;
+    }
+    if (at < own.until) parts.push({ from: at, until: own.until });
+    return parts;
+  });
+}
+
 /** When no resin may be out in a room. */
 export function noResinIn(
   diary: readonly DiaryEntry[],

@@ -1,6 +1,5 @@
-import { Zone } from '#core/air';
+import { steady, Zone } from '#core/air';
 import { Airs } from '#core/cure';
-import { steady } from '#core/air';
 import type { Piece, Room } from '#core/document';
 import { Planner, type Means, type PiecePlan } from '#core/plan';
 import { Standings, type Standing } from '#core/record';

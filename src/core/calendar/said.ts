@@ -1,7 +1,8 @@
 import { sayDay, sayMoment, type Zone } from '#core/air';
 import type { Piece } from '#core/document';
 import type { WorkKey } from '#core/prepare';
-import type { Obstacle, Promise, Session } from './calendar';
+import type { Calendar, Obstacle, Promise, Session } from './calendar';
+import { pieceOf } from './making';
 import type { Odd } from './problem';
 
 /** What the calendar says, in words. */
@@ -69,11 +70,13 @@ export function saySession({ kind, works, coats = [], keys = [] }: Pick<Session,
   }
 }
 
+/** Parts of a sentence: "a, b and c". */
+export const and = (parts: readonly string[]): string =>
+  parts.length < 2 ? (parts[0] ?? '') : `${parts.slice(0, -1).join(', ')} and ${parts.at(-1)}`;
+
 /** Names of pieces as they stand in a sentence. */
-export function sayPieces(pieceIds: readonly string[], pieces: readonly Pick<Piece, 'id' | 'name'>[]): string {
-  const names = pieceIds.flatMap((id) => pieces.find((p) => p.id === id)?.name ?? []);
-  return names.length < 2 ? (names[0] ?? '') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
-}
+export const sayPieces = (pieceIds: readonly string[], pieces: readonly Pick<Piece, 'id' | 'name'>[]): string =>
+  and(pieceIds.flatMap((id) => pieces.find((p) => p.id === id)?.name ?? []));
 
 /** How a promise stands: "4 days to spare", "3 h to spare", "1 day late". */
 export function sayPromise({ due, ready, kept }: Pick<Promise, 'due' | 'ready' | 'kept'>): string {
@@ -113,11 +116,26 @@ export function sayOdd(odd: Odd, pieces: readonly Pick<Piece, 'id' | 'name'>[], 
     case 'apart':
       return `${sayPieces(odd.pieceIds, pieces)} cannot be poured together as they stand: not all have as many pours left. Each is planned by itself.`;
     case 'pin past':
-      return `${sayPieces([odd.operation.split('/')[0]!], pieces)} was held at ${sayMoment(odd.at, zone)}, and that is past. It is planned anew; hold it somewhere else, or let it go.`;
+      return `${sayPieces([pieceOf(odd.operation)], pieces)} was held at ${sayMoment(odd.at, zone)}, and that is past. It is planned anew; hold it somewhere else, or let it go.`;
     case 'no plan':
       return `${sayPieces([odd.pieceId], pieces)} cannot be planned as it is drawn, or names a resin that is gone.`;
   }
 }
+
+/** All that stands in the way of a plan, each in a sentence with what would help. @param room that the studio works in, by its name */
+export const inTheWay = (
+  { lanes, odd, unpinned }: Calendar,
+  pieces: readonly Pick<Piece, 'id' | 'name'>[],
+  room: string,
+  zone: Zone,
+): string[] => [
+  ...lanes.flatMap(({ name, obstacle }) => (obstacle ? [`${name}: ${sayObstacle(obstacle, room)}`] : [])),
+  ...odd.map((o) => sayOdd(o, pieces, zone)),
+  ...unpinned.map(
+    (id) =>
+      `${sayPieces([pieceOf(id)], pieces)} cannot be held where you pinned it: what is before it is not done by then, or something else you hold wants your hands. It is planned anew.`,
+  ),
+];
 
 /** A day, as "12 Dec". */
 export const sayShortDay = (ms: number, zone: Zone): string => sayDay(ms, zone).replace(/^\w+ /, '');

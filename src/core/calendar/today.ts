@@ -1,7 +1,8 @@
 import type { Airs } from '#core/cure';
-import type { Method, Piece } from '#core/document';
+import type { Piece } from '#core/document';
 import type { Standing } from '#core/record';
 import type { Calendar, Session } from './calendar';
+import { freeIn } from './hours';
 
 const [MINUTE, DAY] = [60_000, 86_400_000];
 /** What begins within this is due now, ms; and what has ceased to be news. */
@@ -43,22 +44,11 @@ export interface Today {
 }
 
 /** The last moment within the artist's hours at which so many minutes can still be begun, from one moment until another. */
-function lastBegin({ hours, busy }: Calendar, from: number, until: number, minutes: number): number | undefined {
-  const free = hours
-    .flatMap((h) => {
-      const cuts = busy.filter((b) => b.from < h.until && b.until > h.from).sort((a, b) => a.from - b.from);
-      const parts: { from: number; until: number }[] = [];
-      let at = h.from;
-      for (const cut of cuts) {
-        if (cut.from > at) parts.push({ from: at, until: cut.from });
-        at = Math.max(at, cut.until);
-      }
-      if (at < h.until) parts.push({ from: at, until: h.until });
-      return parts;
-    })
+function lastBegin(calendar: Calendar, from: number, until: number, minutes: number): number | undefined {
+  const lasts = freeIn(calendar)
     .map((p) => ({ begins: Math.max(p.from, from), last: Math.min(p.until - minutes * MINUTE, until) }))
     .flatMap(({ begins, last }) => (last >= begins ? [last] : []));
-  return free.length ? Math.max(...free) : undefined;
+  return lasts.length ? Math.max(...lasts) : undefined;
 }
 
 /** A piece whose film is not yet hard, or has only just become so. */
@@ -66,8 +56,7 @@ function onTable({ piece, pours, open, curing, next }: Standing, airs: Airs, now
   const last = open ?? pours.findLast((p) => p.done !== undefined);
   if (!last?.cures) return [];
   const { resin, room, method } = last.cures;
-  const age =
-    airs.line(room, resin.refC, (method as Pick<Method, 'activationEa'>).activationEa).between(last.mixed, Math.max(now, last.mixed)) / 60;
+  const age = airs.line(room, resin.refC, method.activationEa).between(last.mixed, Math.max(now, last.mixed)) / 60;
   const common = { piece, age, poured: last.started };
   if (open) return [{ ...common, doing: 'pouring', goal: resin.recoatFromH, at: now }];
   if (!curing || now > curing.fullCure + NEWS) return [];

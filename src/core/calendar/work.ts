@@ -1,7 +1,6 @@
-import { handsOnSeveral } from '#core/craft';
 import { awaitedBy } from '#core/coat';
+import { edgeOf, handsOnSeveral } from '#core/craft';
 import type { Coat, DiaryEntry, Edge, Method, Piece } from '#core/document';
-import { edgeOf } from '#core/craft';
 import type { PiecePlan } from '#core/plan';
 import { hoursOf, timeOf, workAfter, workBefore, workBetween, type Work } from '#core/prepare';
 

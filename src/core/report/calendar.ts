@@ -1,5 +1,5 @@
 import type { Studio } from '#core/document';
-import { becauseOf, Maker, Planned, sayObstacle, sayOdd, sayPieces, sayPromise, saySession } from '#core/calendar';
+import { becauseOf, inTheWay, Maker, Planned, sayPieces, sayPromise, saySession } from '#core/calendar';
 import { summaryOf } from '#core/record';
 import { roomOf, type Asked } from './means';
 
@@ -57,12 +57,6 @@ export function calendarReport(planned: Planned) {
           ]
         : [],
     ),
-    standsInTheWay: [
-      ...calendar.lanes.flatMap(({ name, obstacle }) => (obstacle ? [`${name}: ${sayObstacle(obstacle, made.room.name)}`] : [])),
-      ...calendar.odd.map((odd) => sayOdd(odd, asked.pieces, zone)),
-      ...calendar.unpinned.map(
-        (id) => `${sayPieces([id.split('/')[0]!], asked.pieces)} cannot be held where you pinned it; it is planned anew.`,
-      ),
-    ],
+    standsInTheWay: inTheWay(calendar, asked.pieces, made.room.name, zone),
   };
 }

@@ -99,6 +99,11 @@ export class Occupied {
     for (const { pin, minutes } of job.operations) if (pin !== undefined) this.#hands(pin, minutes, by);
   }
 
+  /** Slots in which operations of a job were planned before, and are not pinned, kept for it until it is put. */
+  keepBefore(job: Job, by: 1 | -1): void {
+    for (const { pin, before, minutes } of job.operations) if (pin === undefined && before !== undefined) this.#hands(before, minutes, by);
+  }
+
   /**
    * By slot, the first one from there on in which hands are not free.
    * @param hours whether those the artist has count

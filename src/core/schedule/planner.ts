@@ -1,6 +1,6 @@
 import { seeded } from '#core/geometry';
 import { Moments } from './ages';
-import { putBest, type Put } from './chain';
+import { putBest } from './chain';
 import { Occupied } from './occupied';
 import { attempt, startingOrders } from './orders';
 import { heldPins } from './pins';
@@ -42,39 +42,31 @@ const asPlan = (problem: Problem, { puts, cost }: Found, unpinned: string[], sea
 function asBefore(problem: Problem, search: Search): Found | undefined {
   if (!problem.jobs.some((job) => job.operations.some((o) => o.before !== undefined))) return undefined;
   for (const n of problem.jobs.keys()) search.takeOut(n);
-  const left = problem.jobs.flatMap((_, n) => (search.putAsBefore(n) ? [] : [n]));
-  for (const n of left) search.putBest(n);
-  return search.found();
-}
-
-/** A plan that was made before, where it still can be: its jobs in the order they begin, each as it was. */
-function keptPlan(problem: Problem, plan: Plan, search: Search, costOf: (plan: Plan) => number | undefined): Found | undefined {
-  const cost = costOf(plan);
-  if (cost === undefined) return undefined;
-  const alone = problem.jobs.map((_, n): Put | undefined => {
-    const only: Plan = { ...plan, jobs: plan.jobs.map((steps, k) => (k === n ? steps : [])) };
-    return plan.jobs[n]!.length || !problem.jobs[n]!.operations.length ? { steps: plan.jobs[n]!, cost: costOf(only) ?? 0 } : undefined;
+  const { occupied } = search;
+  // what is done along with a wait takes no slot that another job had
+  for (const job of problem.jobs) occupied.keepBefore(job, 1);
+  const left = problem.jobs.flatMap((job, n) => {
+    occupied.keepBefore(job, -1);
+    return search.putAsBefore(n) ? [] : [n];
   });
-  if (alone.some((put) => !put)) return undefined;
-  search.restore({ puts: alone, cost, starts: 0 });
+  for (const n of left) search.putBest(n);
   return search.found();
 }
 
 /**
  * Plans all jobs: each rule of order puts one after the other at the place that is best for it; the best of these is made
- * better by taking out one, two or three pieces, or those of a stretch of days, and putting them back in other orders.
- * @param kept a plan that must not cost less than what comes out, with what it costs here; nothing where it does not hold
+ * better by taking out one, two or three pieces, or those of a stretch of days, and putting them back in other orders. What was
+ * planned before is begun from as well, so that more hands, room or time cost no more than leaving it as it was.
  */
-export function planJobs(asked: Problem, tell: Tell = () => true, kept?: { plan: Plan; costOf: (plan: Plan) => number | undefined }): Plan {
+export function planJobs(asked: Problem, tell: Tell = () => true): Plan {
   const moments = new Moments(asked);
   const { problem, unpinned } = heldPins(asked, moments);
   const n = problem.jobs.length;
   const search = new Search(problem, moments);
-  let best: Found | undefined = kept && keptPlan(problem, kept.plan, search, kept.costOf);
   let going = true;
   const told = (share: number): void => void (going &&= tell(Math.min(1, share)) !== false);
 
-  if (!best) best = asBefore(problem, search);
+  let best = asBefore(problem, search);
   for (const order of startingOrders(problem)) {
     if (best && !going) break;
     for (let k = 0; k < n; k++) search.takeOut(k);

@@ -5,6 +5,7 @@ import {
   beginBy,
   compare,
   firstDates,
+  freeIn,
   Maker,
   readNight,
   readSpans,
@@ -110,6 +111,16 @@ test('over silicone the board is degreased, scuffed and sealed before the next p
   // the sealer dries for three hours
   assert.ok(after.from - all[k]!.until >= 2.5 * HOUR);
   assert.ok(!kinds(planned(asked([piece()])).calendar.sessions).includes('degrease'));
+});
+
+test('hours are what is left once busy times are cut out; what is busy outside them takes nothing', () => {
+  const h = (from: number, until: number): { from: number; until: number } => ({ from: from * HOUR, until: until * HOUR });
+  assert.deepEqual(freeIn({ hours: [h(9, 12), h(14, 21)], busy: [h(15, 16), h(6, 10), h(15.5, 17), h(12, 14), h(22, 23)] }), [
+    h(10, 12),
+    h(14, 15),
+    h(17, 21),
+  ]);
+  assert.deepEqual(freeIn({ hours: [h(9, 12)], busy: [h(8, 13)] }), []);
 });
 
 test('two that are poured together are one session with both boards; unlike ones are told apart, in a sentence', () => {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { compare, hoursOn, sayObstacle, sayOdd, sayPieces, saySession, sayShortDay, type Calendar, type Session } from '#core/calendar';
+  import { compare, hoursOn, inTheWay, sayPieces, saySession, sayShortDay, type Calendar, type Session } from '#core/calendar';
   import { setDay, setPin } from '$lib/store/diary';
   import { CALENDAR } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
@@ -70,15 +70,7 @@
           ? 'Six weeks'
           : `${Math.round(view.days * 10) / 10} days`,
   );
-  const troubles = $derived([
-    ...(calendar?.lanes.flatMap((l) => (l.obstacle ? [`${l.name}: ${sayObstacle(l.obstacle, shared.room?.name ?? 'this room')}`] : [])) ??
-      []),
-    ...(calendar?.odd.map((odd) => sayOdd(odd, shared.pieces ?? [], zone)) ?? []),
-    ...(calendar?.unpinned.map(
-      (id) =>
-        `${sayPieces([id.split('/')[0]!], shared.pieces ?? [])} cannot be held where you pinned it: what is before it is not done by then, or something else you hold wants your hands. It is planned anew.`,
-    ) ?? []),
-  ]);
+  const troubles = $derived(calendar ? inTheWay(calendar, shared.pieces ?? [], shared.room?.name ?? 'this room', zone) : []);
 
   /** Tries where all would lie; of several asked for meanwhile only the last. */
   async function tries(session: Session, at: number) {

@@ -5,6 +5,7 @@
   import DayPatterns from '$lib/ui/DayPatterns.svelte';
   import { zone } from '$lib/zone';
   import Around from './Around.svelte';
+  import { Gestures, type Does } from './gestures.svelte';
   import Mark from './Mark.svelte';
   import type { DaysView } from './view.svelte';
 
@@ -12,24 +13,16 @@
    * The days across: the air of the room, the hands, and a lane a piece, with promises along the edge. A session is dragged, or
    * moved with Alt and the arrow keys; where all would lie then is shown before it is let go.
    */
-  interface Props {
+  interface Props extends Does {
     calendar: Calendar;
     /** What is tried, in its place. */
     trial?: Calendar | undefined;
     view: DaysView;
     chosen?: string | undefined;
-    /** A session is moved to a moment, which is only tried until it is put. */
-    tries: (session: Session, at: number) => void;
-    puts: () => void;
-    drops: () => void;
-    chooses: (id: string) => void;
     promised: (pieceId: string) => void;
-    holds: (session: Session) => void;
-    bars: (day: string) => void;
   }
   let { calendar, trial, view, chosen, tries, puts, drops, chooses, promised, holds, bars }: Props = $props();
 
-  const QUARTER = 900_000;
   const [AIR, HANDS, HEAD, LANE] = [50, 30, 24, 50] as const;
   let width = $state(0);
   const narrow = $derived(width < 760);
@@ -76,80 +69,24 @@
   const says = (s: Session): string =>
     `${s.pieceIds.map((id) => shown.lanes.find((l) => l.pieceId === id)?.name ?? '').join(' and ')}: ${saySession(s)}, ${dayAndTime(s.begins)} to ${clockTime(s.until)}${s.scuff ? ', scuffed first' : ''}${s.pinned ? ', held there' : ''}`;
 
-  let dragged = $state<{ session: Session; from: number; moved: boolean }>();
-  function down(event: PointerEvent, session: Session) {
-    if (event.button !== 0) return;
-    keyed = undefined;
-    chooses(session.id);
-    if (session.follows) return;
-    dragged = { session, from: event.clientX, moved: false };
-    // the drawing holds the pointer: a session is drawn anew where it would lie
-    svg?.setPointerCapture(event.pointerId);
-  }
-  function move(event: PointerEvent) {
-    if (!dragged) return;
-    const by = event.clientX - dragged.from;
-    if (!dragged.moved && Math.abs(by) < 4) return;
-    dragged.moved = true;
-    tries(dragged.session, snapped(dragged.session.begins + at(left + by) - at(left)));
-  }
-  function up() {
-    if (dragged?.moved) puts();
-    dragged = undefined;
-  }
-  const snapped = (ms: number): number => Math.max(Math.ceil(now / QUARTER), Math.round(ms / QUARTER)) * QUARTER;
-
-  function keys(event: KeyboardEvent, session: Session) {
-    const tried = trial?.sessions.find((s) => s.id === session.id) ?? session;
-    keyed = session.id;
-    const along = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
-    const handled = ((): boolean => {
-      if (along && event.altKey) {
-        if (!session.follows) tries(session, snapped(tried.begins + along * (event.shiftKey ? 4 : 1) * QUARTER));
-        return true;
-      }
-      if (along) return go(session, along);
-      if (event.key === 'Enter' || event.key === ' ') {
-        if (trial) puts();
-        else chooses(session.id);
-        return true;
-      }
-      if (event.key === 'Escape') {
-        drops();
-        return true;
-      }
-      if (event.key === 'p' && !session.follows) {
-        holds(session);
-        return true;
-      }
-      if (event.key === 'b') {
-        bars(zone.dayOf(session.begins));
-        return true;
-      }
-      return false;
-    })();
-    if (handled) {
-      event.preventDefault();
-      event.stopPropagation();
-    }
-  }
   let svg = $state<SVGSVGElement>();
-  /** The session that keys move: it keeps the focus where it is drawn anew. */
-  let keyed: string | undefined;
+  const hand = new Gestures(() => ({
+    svg,
+    sessions,
+    trial,
+    now,
+    perPx: at(1) - at(0),
+    tries,
+    puts,
+    drops,
+    chooses,
+    holds,
+    bars,
+  }));
   $effect(() => {
     void shown;
-    if (keyed && document.activeElement === document.body) svg?.querySelector<SVGElement>(`[data-session="${CSS.escape(keyed)}"]`)?.focus();
+    hand.refocus();
   });
-  /** The next session in order of time, chosen and in focus. */
-  function go(session: Session, by: number): boolean {
-    const all = sessions;
-    const next = all[all.findIndex((s) => s.id === session.id) + by];
-    if (!next) return true;
-    keyed = next.id;
-    chooses(next.id);
-    svg?.querySelector<SVGElement>(`[data-session="${CSS.escape(next.id)}"]`)?.focus();
-    return true;
-  }
   function wheel(event: WheelEvent) {
     if (!event.ctrlKey && !event.metaKey) return;
     event.preventDefault();
@@ -157,7 +94,7 @@
   }
 </script>
 
-<svelte:window onkeydown={(e) => e.key === 'Escape' && (dragged || trial) && ((dragged = undefined), drops())} />
+<svelte:window onkeydown={(e) => e.key === 'Escape' && hand.leave()} />
 
 <div class="min-h-0 grow overflow-y-auto" bind:clientWidth={width}>
   {#if width > 0}
@@ -169,9 +106,9 @@
       role="group"
       aria-label="The days"
       onwheel={wheel}
-      onpointermove={move}
-      onpointerup={up}
-      onpointercancel={() => dragged && ((dragged = undefined), drops())}
+      onpointermove={hand.move}
+      onpointerup={hand.up}
+      onpointercancel={hand.leave}
     >
       <DayPatterns />
       {#each nights as [from, until] (from)}
@@ -268,8 +205,8 @@
           reached={s.id === (chosen ?? sessions[0]?.id)}
           moved={trial !== undefined && calendar.sessions.some((c) => c.id === s.id && c.begins !== s.begins)}
           says={says(s)}
-          ondown={(e) => down(e, s)}
-          onkey={(e) => keys(e, s)}
+          ondown={(e) => hand.down(e, s)}
+          onkey={(e) => hand.keys(e, s)}
         />
       {/each}
       {#if now >= start && now < end}
