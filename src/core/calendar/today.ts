@@ -2,11 +2,13 @@ import type { Airs } from '#core/cure';
 import type { Piece } from '#core/document';
 import type { Standing } from '#core/record';
 import type { Calendar, Session } from './calendar';
-import { freeIn } from './hours';
+import { freeIn, type Stretch } from './hours';
 
 const [MINUTE, DAY] = [60_000, 86_400_000];
 /** What begins within this is due now, ms; and what has ceased to be news. */
 const [DUE, NEWS] = [20 * MINUTE, DAY];
+/** A stretch that is worth telling, ms. */
+const FREE = 120 * MINUTE;
 
 /** A piece whose film is on its way. Ages in equivalent hours, moments in ms since 1970. */
 export interface OnTable {
@@ -41,6 +43,8 @@ export interface Today {
   next: Session[];
   table: OnTable[];
   closing: Closing[];
+  /** The next stretch of the artist's hours in which nothing is planned for two hours or more; ms since 1970. */
+  free?: Stretch;
 }
 
 /** The last moment within the artist's hours at which so many minutes can still be begun, from one moment until another. */
@@ -79,6 +83,9 @@ export function todayOf(calendar: Calendar, standings: readonly Standing[], airs
     const last = lastBegin(calendar, Math.max(now, curing.recoatFrom), curing.bondUntil, pour ? (pour.until - pour.begins) / MINUTE : 30);
     return [{ pieceId: piece.id, until: curing.bondUntil, ...(last !== undefined && { last }) }];
   });
+  const free = freeIn({ hours: calendar.hours, busy: [...calendar.busy, ...calendar.sessions] }).find(
+    (f) => f.until - Math.max(f.from, now) >= FREE,
+  );
   const own = first && closing.find((c) => first.kind === 'pour' && first.pieceIds.includes(c.pieceId));
   return {
     ...(first && { first }),
@@ -86,6 +93,7 @@ export function todayOf(calendar: Calendar, standings: readonly Standing[], airs
     ...(own && { until: own.until }),
     next: coming.slice(1).filter((s) => s.from < now + 3 * DAY),
     table,
+    ...(free && { free }),
     closing: closing.sort((a, b) => a.until - b.until),
   };
 }

@@ -6,5 +6,6 @@ export { costOf, pricePer } from './cost';
 export { balanceOf, leftOver, wasted } from './waste';
 export { leftoverUses, type Suggestion } from './leftover';
 export { type Buy, toBuy } from './buy';
+export { type Missing, shortOf } from './short';
 export { hoursOf, type Quote, quoteOf } from './quote';
 export { type Coming, comingPours, shelfOf, usagesOf } from './shelf';

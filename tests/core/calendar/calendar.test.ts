@@ -360,6 +360,11 @@ test('the sample studio: today says what is due, what is on the table with its a
     at(closes.last!),
   );
   assert.ok(today.next.every((s) => s.from < now + 3 * DAY));
+  // the first two hours of the artist's own in which nothing is planned
+  const { from, until } = today.free!;
+  assert.ok(until - Math.max(from, now) >= 2 * HOUR);
+  assert.ok(plan.calendar.hours.some((h) => h.from <= from && until <= h.until));
+  assert.ok([...plan.calendar.busy, ...plan.calendar.sessions].every((s) => s.until <= from || s.from >= until));
 });
 
 test('a clock set back by a day: what was done lies in what is to come, and the plan is right all the same', () => {

@@ -9,11 +9,13 @@ import {
   comingPours,
   balanceOf,
   hoursOf,
+  itemName,
   leftOver,
   leftoverUses,
   ledger,
   quoteOf,
   shelfOf,
+  shortOf,
   takenByBatch,
   takenByBoard,
   takenByCup,
@@ -168,6 +170,33 @@ test('coming pours: what is dated first, without what was poured', () => {
   );
   assert.ok(!coming.some((c) => c.piece.id === 'jetty-rail'));
   assert.ok(coming.find((c) => c.piece.id === 'ferry-tray')!.pour === 1);
+});
+
+test('what the shelf is short of: it goes to the pours that come first, and what was never on it is not counted', () => {
+  const [first, second] = [piece({ id: 'first' }), piece({ id: 'second' })];
+  const A = { kind: 'resin', resinId: resin.id, part: 'A' } as const;
+  const gloves = { kind: 'supply', supply: 'gloves' } as const;
+  const coming = [first, second, second].map((p, pour) => ({
+    piece: p,
+    plan: panel,
+    pour,
+    taken: [
+      { of: A, amount: 400, unit: 'g' as const },
+      { of: gloves, amount: 2, unit: 'pieces' as const },
+    ],
+  }));
+  const materials = { resins: [resin], colourants: [] };
+  const shelf = ledger([can('a', { size: 900 })], [], materials, utc);
+  assert.deepEqual(shortOf(coming, shelf, materials, '2026-11-25'), [
+    { pieceId: 'second', of: [{ name: itemName(A, materials), more: 300, unit: 'g' }] },
+  ]);
+  assert.deepEqual(
+    shortOf(coming, ledger([can('a', { size: 500 })], [], materials, utc), materials, '2026-11-25').flatMap((m) =>
+      m.of.map((o) => `${m.pieceId} ${o.more}`),
+    ),
+    ['second 700'],
+  );
+  assert.deepEqual(shortOf(coming, ledger([can('a', { size: 1300 })], [], materials, utc), materials, '2026-11-25'), []);
 });
 
 test('the sample’s shelf: five pours deducted, nothing short', () => {

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { adviseDays, type Short } from '#core/advice';
-  import { sayDay } from '#core/air';
-  import { todayOf } from '#core/calendar';
-  import { comingPours, itemName, shelfOf, toBuy } from '#core/stock';
+  import { sayMoment } from '#core/air';
+  import { sayMinutes, todayOf } from '#core/calendar';
+  import { comingPours, shelfOf, shortOf, type Coming } from '#core/stock';
   import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
   import { airs } from '$lib/ui/airs.svelte';
@@ -40,34 +40,12 @@
       means,
       planner,
     ).filter((c) => soon.some((s) => s.pieceIds.includes(c.piece.id) && s.pour === c.pour));
-    // what is there goes to those that come first
-    coming.sort((a, b) => first(a.piece.id, a.pour) - first(b.piece.id, b.pour));
-    function first(id: string, pour: number): number {
-      return soon.find((s) => s.pieceIds.includes(id) && s.pour === pour)?.from ?? Infinity;
-    }
-    const missing = new Map<string, Map<string, { more: number; unit: Parameters<typeof writeAmount>[1] }>>();
-    const known = new Map<string, number>();
-    for (let i = 0; i < coming.length; i++)
-      for (const buy of toBuy(
-        coming.slice(0, i + 1).flatMap((c) => c.taken),
-        shelf,
-        materials,
-        zone.dayOf(now),
-      )) {
-        const name = itemName(buy.needed.of, materials);
-        const more = buy.missing - (known.get(name) ?? 0);
-        // what no container was ever there for is not counted on this shelf
-        if (more <= 0 || !buy.packs) continue;
-        known.set(name, buy.missing);
-        const id = coming[i]!.piece.id;
-        const own = missing.get(id) ?? new Map();
-        own.set(name, { more: more + (own.get(name)?.more ?? 0), unit: buy.needed.unit });
-        missing.set(id, own);
-      }
-    return [...missing].map(([pieceId, all]) => ({
+    const first = ({ piece, pour }: Coming): number => soon.find((s) => s.pieceIds.includes(piece.id) && s.pour === pour)?.from ?? Infinity;
+    coming.sort((a, b) => first(a) - first(b));
+    return shortOf(coming, shelf, materials, zone.dayOf(now)).map(({ pieceId, of }) => ({
       pieceId,
-      says: [...all]
-        .map(([name, { more, unit }]) =>
+      says: of
+        .map(({ name, more, unit }) =>
           unit === 'pieces' ? `${Math.ceil(more)} ${name}` : `${writeAmount(more, unit, shared.write)} of ${name}`,
         )
         .join(' and '),
@@ -80,15 +58,18 @@
   );
   const climate = $derived(shared.room && airs.current?.of(shared.room));
   const night = $derived(climate?.spread(now, now + 16 * 3_600_000).least);
-  const free = $derived(
-    calendar?.hours.find((h) => h.until > now && !calendar.sessions.some((s) => s.from < h.until && s.until > Math.max(now, h.from))),
-  );
   const dated = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
   const heads = $derived([
     ...(climate && night !== undefined
       ? [`${shared.room!.name} ${shared.write.temperature(climate.at(now))} now, ${shared.write.temperature(night)} tonight`]
       : []),
-    ...(free && calendar?.sessions.length ? [`your next free stretch is ${sayDay(Math.max(free.from, now), zone)}`] : []),
+    ...(today?.free && calendar?.sessions.length
+      ? [
+          today.free.from <= now
+            ? `nothing wants you for ${sayMinutes((today.free.until - now) / 60_000)}`
+            : `next free: ${sayMoment(today.free.from, zone)}, for ${sayMinutes((today.free.until - today.free.from) / 60_000)}`,
+        ]
+      : []),
   ]);
 </script>
 
@@ -138,7 +119,8 @@
         </Sheet>
       </div>
       <div class="flex min-h-0 flex-col gap-3">
-        <Sheet title="Watch" aside={findings.length ? String(findings.length) : ''} class="max-h-[45%] min-h-24"><Watch {findings} /></Sheet
+        <Sheet title="Watch" aside={findings.length ? String(findings.length) : ''} class="max-h-[45%] min-h-24 shrink-0"
+          ><Watch {findings} /></Sheet
         >
         <Sheet title="Next" aside="three days" class="min-h-32 grow"
           ><Next next={today.next} closing={today.closing} {calendar} {now} /></Sheet

@@ -28,7 +28,7 @@
     </div>
   </div>
   {#if shared.diary}
-    <div class="grid min-h-0 grow gap-3 lg:grid-cols-[minmax(0,290px)_minmax(0,380px)_minmax(0,1fr)]">
+    <div class="grid min-h-0 grow gap-3 lg:grid-cols-[minmax(0,270px)_minmax(0,330px)_minmax(0,1fr)]">
       <Sheet title="Your week" aside="as 17–22, or “away”"
         ><div class="min-h-0 grow overflow-y-auto"><Week {diary} now={minutes.now} /></div></Sheet
       >

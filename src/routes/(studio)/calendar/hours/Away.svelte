@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { sayWhen } from '#core/calendar';
   import type { DiaryEntry } from '#core/document';
   import { addEntry, removeEntries } from '$lib/store/diary';
   import { shared } from '$lib/store/shared.svelte';
@@ -33,7 +34,7 @@
 <div class="flex flex-col gap-2 p-3">
   {#each typed as b (b.id)}
     <p class="flex justify-between gap-3">
-      <span><b>{b.what}</b> {dayAndTime(Date.parse(b.from))} to {dayAndTime(Date.parse(b.until))}</span>
+      <span><b>{b.what}</b> {dayAndTime(Date.parse(b.from))} to {sayWhen(Date.parse(b.until), Date.parse(b.from), zone)}</span>
       <button type="button" class="underline whitespace-nowrap" onclick={() => attempt(() => removeEntries('Take off a busy time', [b]))}
         >Take off<span class="sr-only"> {b.what}</span></button
       >

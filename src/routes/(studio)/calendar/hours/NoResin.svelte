@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { readNight, writeSpans } from '#core/calendar';
+  import { readNight, sayWhen, writeSpans } from '#core/calendar';
   import type { DiaryEntry } from '#core/document';
   import { addEntry, removeEntries } from '$lib/store/diary';
   import { shared } from '$lib/store/shared.svelte';
@@ -12,7 +12,7 @@
   const short = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
   const when = (e: DiaryEntry): string =>
     e.kind === 'no resin'
-      ? `${dayAndTime(Date.parse(e.from))} to ${dayAndTime(Date.parse(e.until))}`
+      ? `${dayAndTime(Date.parse(e.from))} to ${sayWhen(Date.parse(e.until), Date.parse(e.from), zone)}`
       : e.kind === 'no resin weekly'
         ? `${e.weekdays.map((d) => short[d]).join(' ')} ${writeSpans([e.span])}`
         : '';
