@@ -1,5 +1,5 @@
-import { sayDay, sayMoment, type Zone } from '#core/air';
-import { freeIn, sayMinutes, sayPieces, saySession, type Calendar, type Session } from '#core/calendar';
+import { sayMoment, type Zone } from '#core/air';
+import { and, freeIn, sayDue, sayMinutes, sayPieces, saySession, withoutPlan, type Calendar, type Session } from '#core/calendar';
 import type { Piece } from '#core/document';
 import type { Finding } from './finding';
 
@@ -21,6 +21,8 @@ export interface Days {
   pieces: readonly Pick<Piece, 'id' | 'name'>[];
   zone: Zone;
   short: readonly Short[];
+  /** The room the studio works in, by its name. */
+  room: string;
 }
 
 /** A finding, and the pieces it is about. */
@@ -118,12 +120,23 @@ export const tackOutlasts: DayRule = ({ calendar, pieces, zone }) =>
       }),
   );
 
+/** Pieces that find no slot at all, by what stands in their way. */
+export const notPlanned: DayRule = ({ calendar, room }) =>
+  withoutPlan(calendar.lanes, room).map(({ pieceIds, names, says }) => ({
+    code: 'not-planned',
+    severity: 'stop',
+    pieceIds,
+    says: `${and(names)} cannot be planned.`,
+    why: 'Nothing of what is left to do has a day.',
+    fix: says,
+  }));
+
 /** A promise that is kept by less than a day, or not at all. */
 export const promiseTight: DayRule = ({ calendar, pieces, zone }) =>
   calendar.lanes.flatMap(({ promise }): DayFinding[] => {
     if (promise?.ready === undefined) return [];
     const name = sayPieces([promise.pieceId], pieces);
-    const day = sayDay(promise.due - HOUR, zone);
+    const day = sayDue(promise, calendar.now, zone);
     if (!promise.kept)
       return [
         {
@@ -166,7 +179,7 @@ export const waitsOnShelf: DayRule = ({ calendar, pieces, short, zone }) =>
     ];
   });
 
-const rules: DayRule[] = [promiseTight, coatWhileAway, tackOutlasts, waitsOnShelf, bondMissed];
+const rules: DayRule[] = [notPlanned, promiseTight, coatWhileAway, tackOutlasts, waitsOnShelf, bondMissed];
 const order = ['stop', 'warn', 'note'];
 
 /** What every rule over the days finds, the most severe first. */

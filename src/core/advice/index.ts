@@ -102,6 +102,7 @@ export {
   adviseDays,
   bondMissed,
   coatWhileAway,
+  notPlanned,
   promiseTight,
   tackOutlasts,
   waitsOnShelf,

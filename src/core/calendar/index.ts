@@ -5,7 +5,20 @@ export { Planned, type Calendar, type Lane, type Obstacle, type Promise, type Se
 export { compare, type Compared, type Moved } from './compare';
 export { freeIn, hoursOn, momentOn, startingHours, weekdayOf } from './hours';
 export { Maker, type MadeProblem, type Odd } from './problem';
-export { inTheWay, sayMinutes, sayObstacle, sayOdd, sayPieces, sayPromise, saySession, sayShortDay, sayWhen } from './said';
+export {
+  and,
+  inTheWay,
+  sayMinutes,
+  sayDue,
+  sayObstacle,
+  sayOdd,
+  sayPieces,
+  sayPromise,
+  saySession,
+  sayShortDay,
+  sayWhen,
+  withoutPlan,
+} from './said';
 export { firstDates, quickly, suggestionsFor, type FirstDates, type Gives, type Suggestion } from './what-if';
 export { type About, type WorkKind } from './work';
 export { readNight, readSpans, writeSpans, type SpansRead } from './typed-hours';

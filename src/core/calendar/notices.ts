@@ -2,7 +2,7 @@ import type { Zone } from '#core/air';
 import type { DaySpan } from '#core/document';
 import type { Standing } from '#core/record';
 import type { Calendar } from './calendar';
-import { sayPromise, saySession, sayShortDay, sayWhen } from './said';
+import { sayDue, sayPromise, saySession, sayWhen } from './said';
 
 const [MINUTE, HOUR] = [60_000, 3_600_000];
 /** A window is told of for so long after it opened, and for so long before it closes; a session so long before it, ms. */
@@ -49,7 +49,7 @@ export function noticesAt(calendar: Calendar, standings: readonly Standing[], no
       ? [
           {
             key: `slips/${promise.pieceId}/${promise.on}`,
-            says: `${name} is not ready by ${sayShortDay(promise.due - HOUR, zone)}: ${sayPromise(promise)}`,
+            says: `${name} is not ready by ${sayDue(promise, now, zone)}: ${sayPromise(promise)}`,
             why: 'The calendar says what would have to give.',
             href: `/calendar?promise=${promise.pieceId}`,
           },

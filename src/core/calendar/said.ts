@@ -122,6 +122,21 @@ export function sayOdd(odd: Odd, pieces: readonly Pick<Piece, 'id' | 'name'>[], 
   }
 }
 
+/** Pieces that have no plan, by what stands in their way. @param room that the studio works in, by its name */
+export function withoutPlan(lanes: Calendar['lanes'], room: string): { pieceIds: string[]; names: string[]; says: string }[] {
+  const by = new Map<string, { pieceIds: string[]; names: string[] }>();
+  for (const { pieceId, name, obstacle } of lanes) {
+    if (!obstacle) continue;
+    const says = sayObstacle(obstacle, room);
+    const same = by.get(says);
+    if (same) {
+      same.pieceIds.push(pieceId);
+      same.names.push(name);
+    } else by.set(says, { pieceIds: [pieceId], names: [name] });
+  }
+  return [...by].map(([says, of]) => ({ ...of, says }));
+}
+
 /** All that stands in the way of a plan, each in a sentence with what would help. @param room that the studio works in, by its name */
 export const inTheWay = (
   { lanes, odd, unpinned }: Calendar,
@@ -129,7 +144,7 @@ export const inTheWay = (
   room: string,
   zone: Zone,
 ): string[] => [
-  ...lanes.flatMap(({ name, obstacle }) => (obstacle ? [`${name}: ${sayObstacle(obstacle, room)}`] : [])),
+  ...withoutPlan(lanes, room).map(({ names, says }) => `${and(names)}: ${says}`),
   ...odd.map((o) => sayOdd(o, pieces, zone)),
   ...unpinned.map(
     (id) =>
@@ -139,3 +154,10 @@ export const inTheWay = (
 
 /** A day, as "12 Dec". */
 export const sayShortDay = (ms: number, zone: Zone): string => sayDay(ms, zone).replace(/^\w+ /, '');
+
+/** The day something is promised for, as "12 Dec"; with its year where that is not this one. @param now ms since 1970 */
+export function sayDue({ on, due }: Pick<Promise, 'on' | 'due'>, now: number, zone: Zone): string {
+  const year = on.slice(0, 4);
+  const day = sayShortDay(due - 3_600_000, zone);
+  return year === zone.dayOf(now).slice(0, 4) ? day : `${day} ${year}`;
+}

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { adviseDays, bondMissed, coatWhileAway, promiseTight, tackOutlasts, waitsOnShelf, type Days } from '#core/advice';
+import { adviseDays, bondMissed, coatWhileAway, notPlanned, promiseTight, tackOutlasts, waitsOnShelf, type Days } from '#core/advice';
 import type { DiaryEntry, Piece, Pour } from '#core/document';
 import { piece, pourOf, utc } from '../../factories';
 import { asked, DAY, entry, everyDay, HOUR, NOW, planned } from '../calendar/help';
@@ -9,7 +9,7 @@ const panel = piece({ name: 'Kelp Cove' });
 const iso = (ms: number): string => new Date(ms).toISOString();
 /** The days of some pieces as rules see them. */
 function days(pieces: Piece[], diary: DiaryEntry[] = [], pours: Pour[] = [], short: Days['short'] = []): Days {
-  return { calendar: planned(asked(pieces, { diary }, pours)).calendar, pieces, zone: utc, short };
+  return { calendar: planned(asked(pieces, { diary }, pours)).calendar, pieces, zone: utc, short, room: 'the loft' };
 }
 const pinned = (ms: number, id: string): DiaryEntry => entry({ kind: 'pin', operation: id, at: iso(ms) });
 const poured = (p: Piece, ago: number): Pour =>
@@ -46,6 +46,18 @@ test('tack-outlasts: what lies is tacky when guests come; tack-tight where it is
   assert.deepEqual(tackOutlasts(days([panel], [], [pour])), []);
 });
 
+test('not-planned: pieces that find no slot are told by what stands in their way; nothing where all have theirs', () => {
+  const away = Array.from({ length: 7 }, (_, weekday) => entry({ kind: 'hours', weekday, spans: [] }));
+  const two = [piece({ id: 'a', name: 'Left' }), piece({ id: 'b', name: 'Right' })];
+  const [found, ...more] = notPlanned(days(two, away));
+  assert.deepEqual(more, []);
+  assert.deepEqual([found!.severity, found!.pieceIds], ['stop', ['a', 'b']]);
+  assert.equal(found!.says, 'Left and Right cannot be planned.');
+  assert.match(found!.fix, /^You have no hours in the next 90 days/);
+  assert.equal(adviseDays(days(two, away))[0]!.code, 'not-planned');
+  assert.deepEqual(notPlanned(days(two)), []);
+});
+
 test('promise-tight: less than a day to spare; promise-broken: none; nothing where there are days', () => {
   const ready = days([piece({ dueOn: '2026-12-24' })]).calendar.lanes[0]!.ready!;
   const on = (ms: number): Piece => piece({ name: 'Kelp Cove', dueOn: iso(ms).slice(0, 10) });
@@ -56,6 +68,8 @@ test('promise-tight: less than a day to spare; promise-broken: none; nothing whe
   assert.equal(broken!.code, 'promise-broken');
   assert.equal(broken!.severity, 'stop');
   assert.deepEqual(promiseTight(days([on(ready + 3 * DAY)])), []);
+  // a day of another year says which
+  assert.match(promiseTight(days([on(Date.parse('2020-01-01T00:00Z'))]))[0]!.says, /promised for 1 Jan 2020 and is ready/);
 });
 
 test('waits-on-shelf: what the next pour wants and the shelf has not; nothing for a piece without a pour', () => {

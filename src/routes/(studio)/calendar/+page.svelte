@@ -1,6 +1,6 @@
 <script lang="ts">
   import { page } from '$app/state';
-  import { compare, hoursOn, inTheWay, sayPieces, saySession, sayShortDay, type Calendar, type Session } from '#core/calendar';
+  import { compare, hoursOn, inTheWay, sayPieces, saySession, sayDue, type Calendar, type Session } from '#core/calendar';
   import { setDay, setPin } from '$lib/store/diary';
   import { CALENDAR } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
@@ -198,7 +198,7 @@
             </p>{/if}
         </Sheet>
       {:else if lane}
-        <Sheet title={lane.name} aside={lane.promise ? `promised for ${sayShortDay(lane.promise.due - 3_600_000, zone)}` : 'no date'}
+        <Sheet title={lane.name} aside={lane.promise ? `promised for ${sayDue(lane.promise, minutes.now, zone)}` : 'no date'}
           ><Promised {lane} /></Sheet
         >
       {:else}<Sheet title="Promises"

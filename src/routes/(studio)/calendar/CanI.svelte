@@ -8,6 +8,7 @@
   import { studioCalendar } from '$lib/ui/calendar.svelte';
   import Choice from '$lib/ui/Choice.svelte';
   import { dayAndTime } from '$lib/ui/clock.svelte';
+  import DayInput from '$lib/ui/DayInput.svelte';
   import { firstDatesOf } from '$lib/work/calendar';
   import type { Task } from '$lib/work/task';
   import { zone } from '$lib/zone';
@@ -58,7 +59,7 @@
   $effect(() => {
     const id = chosen?.id;
     const due = by || chosen?.dueOn;
-    if (!open || !id || !due || !/^\d{4}-\d\d-\d\d$/.test(due)) return void (lasts = []);
+    if (!open || !id || !due) return void (lasts = []);
     void studioCalendar.beginBy(id, zone.dayStart(zone.momentOf(`${due}T12:00`), 1)).then((all) => (lasts = all));
   });
 </script>
@@ -107,11 +108,11 @@
           </p>
         {/if}
         <label class="mt-4 flex items-center gap-3 font-semibold"
-          >To be handed over on<input
-            type="date"
-            class="input w-44! font-normal"
-            value={by || (chosen.dueOn ?? '')}
-            onchange={(e) => (by = e.currentTarget.value)}
+          >To be handed over on<DayInput
+            class="w-44! font-normal"
+            label="To be handed over on"
+            value={by || chosen.dueOn}
+            commit={(day) => (by = day ?? '')}
           /></label
         >
         {#if lasts.length}

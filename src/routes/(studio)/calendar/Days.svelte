@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { saySession, sayPromise, sayShortDay, type Calendar, type Session } from '#core/calendar';
+  import { sayDue, saySession, sayPromise, type Calendar, type Session } from '#core/calendar';
   import { clockTime, dayAndTime, minutes, weekday } from '$lib/ui/clock.svelte';
   import DayBars from '$lib/ui/DayBars.svelte';
   import DayPatterns from '$lib/ui/DayPatterns.svelte';
@@ -123,7 +123,7 @@
       {#each days as day, i (day)}
         <path d="M{x(day)} 0V{height}" class="stroke-line" />
         {#if i % every === 0}<text x={x(day) + 6} y="15" class="fill-soft"
-            >{weekday(day)}{barred.includes(day) && view.days < 15 ? ' · barred' : ''}</text
+            >{weekday(day)}{barred.includes(day) && view.days < 15 && !(now > day && x(now) - x(day) < 120) ? ' · barred' : ''}</text
           >{/if}
       {/each}
       {#each hours as hour (hour)}
@@ -165,13 +165,13 @@
               role="button"
               tabindex="0"
               class="cursor-pointer"
-              aria-label="{lane.name}, promised for {sayShortDay(promise.due - 3_600_000, zone)} {sayPromise(promise)}"
+              aria-label="{lane.name}, promised for {sayDue(promise, now, zone)} {sayPromise(promise)}"
               onclick={() => promised(lane.pieceId)}
               onkeydown={(e) => (e.key === 'Enter' || e.key === ' ') && (e.preventDefault(), promised(lane.pieceId))}
             >
               <rect x={width - right + 6} y={y + 6} width={right - 14} height={LANE - 12} class="fill-transparent" />
               <text y={y + 24}
-                ><tspan x={width - right + 12} class="fill-ink font-bold">{sayShortDay(promise.due - 3_600_000, zone)}</tspan>&#32;<tspan
+                ><tspan x={width - right + 12} class="fill-ink font-bold">{sayDue(promise, now, zone)}</tspan>&#32;<tspan
                   x={width - right + 12}
                   dy="16"
                   class={promise.kept ? 'fill-open' : 'fill-buoy'}>{sayPromise(promise)}</tspan

@@ -51,7 +51,11 @@
         .join(' and '),
     }));
   });
-  const findings = $derived(calendar ? adviseDays({ calendar, pieces: shared.pieces ?? [], zone, short: short.current }) : []);
+  const findings = $derived(
+    calendar
+      ? adviseDays({ calendar, pieces: shared.pieces ?? [], zone, short: short.current, room: shared.room?.name ?? 'this room' })
+      : [],
+  );
 
   const lesson = $derived(
     [...(shared.summaries ?? [])].filter((s) => s.note && s.done !== undefined).sort((a, b) => b.started - a.started)[0],
@@ -103,6 +107,14 @@
     <div class="grid min-h-0 grow gap-3 lg:grid-cols-[minmax(0,1fr)_minmax(0,372px)]">
       <div class="flex min-h-0 flex-col gap-3">
         {#if today.first}<First {today} session={today.first} {now} />
+        {:else if calendar.lanes.some((l) => l.obstacle)}
+          <section class="sheet shrink-0 border-buoy! p-4" aria-label="What wants your hands">
+            <h2 class="text-[26px]">Nothing finds its hour</h2>
+            <p class="text-soft">There is work left, and none of it can be planned: beside this is why.</p>
+            <p class="mt-3 flex gap-2">
+              <a class="button button-main" href="/calendar/hours">Your hours</a><a class="button" href="/calendar">The calendar</a>
+            </p>
+          </section>
         {:else}
           <section class="sheet shrink-0 p-4" aria-label="What wants your hands">
             <h2 class="text-[26px]">Nothing wants your hands</h2>

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { sayPieces, sayPromise, saySession, sayShortDay, sayWhen, type Calendar, type Closing, type Session } from '#core/calendar';
+  import { sayDue, sayPieces, sayPromise, saySession, sayWhen, type Calendar, type Closing, type Session } from '#core/calendar';
   import { shared } from '$lib/store/shared.svelte';
   import { dayAndTime } from '$lib/ui/clock.svelte';
   import { zone } from '$lib/zone';
@@ -39,12 +39,7 @@
     {@render row(dayAndTime(s.from), `${saySession(s)}, ${name(s.pieceIds)}`, `/calendar?at=${encodeURIComponent(s.id)}`)}
   {/each}
   {#each promised as p (p.pieceId)}
-    {@render row(
-      sayShortDay(p.due - 3_600_000, zone),
-      `${p.name} promised: ${sayPromise(p)}`,
-      `/calendar?promise=${p.pieceId}`,
-      p.kept ? '' : 'text-buoy',
-    )}
+    {@render row(sayDue(p, now, zone), `${p.name} promised: ${sayPromise(p)}`, `/calendar?promise=${p.pieceId}`, p.kept ? '' : 'text-buoy')}
   {/each}
   {#if !closing.length && !next.length && !promised.length}<li class="p-3 text-soft">Nothing in the next three days.</li>{/if}
 </ul>

@@ -2,13 +2,13 @@
   import type { DiaryEntry, Piece } from '#core/document';
   import { setLeftOut, setPromise, setTogether } from '$lib/store/diary';
   import { attempt } from '$lib/ui/attempt';
+  import DayInput from '$lib/ui/DayInput.svelte';
 
   /** Which pieces are planned, what was promised for when, how much it weighs, and what is poured together. */
   let { diary, pieces }: { diary: readonly DiaryEntry[]; pieces: readonly Piece[] } = $props();
   const weights = ['can wait', 'rather not late', 'as any other', 'before others', 'before all others'];
   const out = (id: string): boolean => diary.some((e) => e.kind === 'left out' && e.pieceId === id);
   const group = (id: string): string[] => diary.flatMap((e) => (e.kind === 'together' && e.pieceIds.includes(id) ? e.pieceIds : []));
-  const date = (text: string): string | undefined => (/^(19[7-9]|20\d|21\d)\d-\d\d-\d\d$/.test(text) ? text : undefined);
   function join(piece: Piece, other: string) {
     const ids = other ? [...new Set([...group(other), other, piece.id])] : group(piece.id).filter((id) => id !== piece.id);
     void attempt(() => setTogether(ids, other ? `Pour ${piece.name} with another` : `Pour ${piece.name} by itself`));
@@ -26,12 +26,11 @@
       <tr class="border-t border-rule">
         <th class="px-3 py-1 text-left font-serif text-[15px]"><a class="hover:underline" href="/pieces/{piece.id}">{piece.name}</a></th>
         <td class="pr-3" data-head="Promised for"
-          ><input
-            type="date"
-            class="input w-32! min-h-7! px-1!"
-            aria-label="{piece.name} promised for"
-            value={piece.dueOn ?? ''}
-            onchange={(e) => attempt(() => setPromise(piece.id, { dueOn: date(e.currentTarget.value) }, `Promise ${piece.name}`))}
+          ><DayInput
+            class="w-32! min-h-7! px-1!"
+            label="{piece.name} promised for"
+            value={piece.dueOn}
+            commit={(dueOn) => attempt(() => setPromise(piece.id, { dueOn }, `Promise ${piece.name}`))}
           /></td
         >
         <td class="pr-3" data-head="Its promise comes"
