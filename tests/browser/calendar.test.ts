@@ -294,6 +294,33 @@ visit(
 );
 
 visit(
+  'without hours Today says that nothing finds its hour, and a day of no year takes no promise away',
+  { alone: true },
+  async ({ page }) => {
+    await fixed(page);
+    const due = async () => (await stored(page)).pieces.find((p) => p.id === 'kelp-cove-1')!.dueOn;
+    const before = await due();
+    await follow(page, '/calendar/hours');
+    const promised = page.getByLabel('Kelp Cove I promised for', { exact: true });
+    await promised.fill('0002-01-01');
+    await promised.blur();
+    await page.getByText('Give a whole day, of a year from 1970 to 2199.').waitFor();
+    assert.equal(await promised.inputValue(), '0002-01-01', 'what was typed stays');
+    assert.equal(await due(), before);
+    await follow(page, '/calendar/hours');
+    for (const name of ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']) {
+      await page.getByLabel(name, { exact: true }).fill('away');
+      await page.getByLabel(name, { exact: true }).press('Tab');
+    }
+    await page.getByRole('button', { name: 'As every week' }).click();
+    await follow(page, '/today');
+    await page.getByRole('heading', { name: 'Nothing finds its hour' }).waitFor();
+    await page.getByText(/Kelp Cove I.* cannot be planned\./).waitFor();
+    await page.getByText(/You have no hours in the next 90 days/).waitFor();
+  },
+);
+
+visit(
   'today in an empty studio says that there is nothing to see to, and the way to the first piece',
   { server: plainServer },
   async ({ page }) => {

@@ -17,6 +17,11 @@
     calendar && standings && told.current ? shownOf(noticesAt(calendar, standings, now, zone), told.current, now, zone) : [],
   );
 
+  /** A phone shows one at a time, so that what lies below can be read. */
+  const NARROW = 640;
+  let wide = $state(0);
+  const most = $derived(wide < NARROW ? 1 : 3);
+
   const LATER = 30 * 60_000;
   async function tell({ key, says, why, href }: Notice) {
     const worker = await navigator.serviceWorker?.getRegistration();
@@ -29,11 +34,13 @@
   });
 </script>
 
+<svelte:window bind:innerWidth={wide} />
+
 <!-- it lies over what is there, so that nothing moves under the hand when it comes -->
 <div role="status" class="fixed right-3 bottom-29 z-20 w-105 max-w-[calc(100vw-24px)] max-sm:bottom-13 print:hidden">
   {#if shown.length}
     <ul class="rounded-sheet border border-warn bg-warnground text-[13px] text-warnink" aria-label="Notices">
-      {#each shown.slice(0, 3) as notice (notice.key)}
+      {#each shown.slice(0, most) as notice (notice.key)}
         <li class="border-b border-line px-3 py-2 last:border-0">
           <a class="font-bold underline" href={notice.href}>{notice.says}</a>
           {notice.why}
@@ -53,7 +60,7 @@
           </span>
         </li>
       {/each}
-      {#if shown.length > 3}<li class="px-3 pb-2">and {shown.length - 3} more</li>{/if}
+      {#if shown.length > most}<li class="px-3 py-1">and {shown.length - most} more</li>{/if}
     </ul>
   {/if}
 </div>

@@ -110,7 +110,7 @@
         {:else if calendar.lanes.some((l) => l.obstacle)}
           <section class="sheet shrink-0 border-buoy! p-4" aria-label="What wants your hands">
             <h2 class="text-[26px]">Nothing finds its hour</h2>
-            <p class="text-soft">There is work left, and none of it can be planned: beside this is why.</p>
+            <p class="text-soft">There is work left, and none of it can be planned; “Watch” says why.</p>
             <p class="mt-3 flex gap-2">
               <a class="button button-main" href="/calendar/hours">Your hours</a><a class="button" href="/calendar">The calendar</a>
             </p>
