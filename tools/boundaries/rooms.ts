@@ -9,7 +9,7 @@ const core = (names: string): string[] => names.split(' ').map((name) => `core/$
 /** Only the store touches the database; others use its functions. */
 const DATABASE = ['src/lib/store/db'];
 const EVERY_CORE = core(
-  'units document craft geometry mix air cure tint level coat edit prepare schedule plan pour record calendar stock advice formats report simulate',
+  'units document craft geometry mix air cure tint level coat edit prepare schedule plan pour record bench calendar stock advice formats report simulate',
 );
 
 /** From the ground up: what a room may import stands above it here. */
@@ -30,7 +30,8 @@ export const rooms: Record<string, Room> = {
   'core/plan': { rooms: core('units document craft geometry mix air cure tint level coat prepare') },
   'core/pour': { rooms: core('units document craft mix air cure coat plan') },
   'core/record': { rooms: core('document cure coat prepare schedule plan pour') },
-  'core/calendar': { rooms: core('units document craft air cure coat plan prepare schedule record') },
+  'core/bench': { rooms: core('units document craft geometry mix air cure level coat prepare plan pour record') },
+  'core/calendar': { rooms: core('units document craft air cure coat plan prepare schedule record bench') },
   'core/stock': { rooms: core('document craft mix air coat prepare plan pour record') },
   'core/advice': { rooms: core('units document craft geometry mix air cure tint level coat edit prepare plan pour calendar') },
   'core/formats': {
@@ -41,7 +42,7 @@ export const rooms: Record<string, Room> = {
   'core/simulate': { rooms: core('document geometry tint') },
 
   'lib/store': {
-    rooms: core('units document craft geometry edit air plan pour record calendar'),
+    rooms: core('units document craft geometry edit air plan pour record bench calendar'),
     packages: ['dexie', 'microdiff', 'svelte'],
   },
   'lib/planner': { rooms: core('plan') },

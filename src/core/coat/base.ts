@@ -6,18 +6,15 @@ import { tintHex } from './colour';
 import { tintOver } from './covering';
 import { cupFor, filmNeed, type Cup } from './cup';
 import type { Kind } from './kind';
-import { allOf, depthOf, joined, partsFromDeep } from './region';
+import { allOf, depthOf, joined } from './region';
 import type { Setting } from './setting';
-
-/** Which of several tints lies on a part: they are spread over the coat's parts in order, none over more than its turn. */
-const tintAt = (tints: number, place: number, of: number): number => (tints >= of ? place : Math.floor((place * tints) / of));
+import { partsOfCup, tintAt } from './tinted-parts';
 
 function cups(s: Setting, coat: BaseCoat, regions: CoatRegions): Cup[] {
   const tints = tintsOf(coat);
-  const order = partsFromDeep(regions, s.piece.sea);
   const several = tints.length > 1;
   return tints.flatMap((tint, index) => {
-    const own = order.filter((_, place) => tintAt(tints.length, place, order.length) === index);
+    const own = partsOfCup(coat, regions, s.piece.sea, index);
     if (several && !own.length) return [];
     const region = several ? joined(own.map((part) => partsOf(regions)[part]!)) : allOf(regions);
     return [

@@ -7,5 +7,6 @@ export { awaitedBy, coatNames, groupCoats, isJoined, numbered } from './order';
 export { allOf, depthOf, partsFromDeep, regionOfTint } from './region';
 export { pourOf, type Setting, type Site } from './setting';
 export { thinnedIn } from './thinned';
+export { partsOfCup } from './tinted-parts';
 export { threadFilm, threadReach } from './thread';
 export { foamOver, gapWidth, waveSection, whiteOf, type WhiteAmounts } from './wave';

@@ -26,6 +26,7 @@ export {
   under,
 } from './schools';
 export { hasBeach, startingSea, type StartingSea, startingSeas } from './seas';
+export { heatTool, type HeatTool, torchTool } from './heat-tools';
 export { bubbles, driftAllowed, heatPass, READABLE_TILT, startingStands, type Bubble } from './standing';
 export { measuredDoubts, ordinaryDoubts } from './doubts';
 export { slopeCupName, slopeCupNames, slopeCups, startingSlope } from './slopes';

@@ -4,8 +4,8 @@ import type { CupRef, PourEvent, StepRef } from './schema';
 export const cupKey = ({ piece, coat, role, tint, portion }: CupRef): string => [piece, coat, role, tint, portion].join(' ');
 
 /** The same for steps. */
-export const stepKey = ({ does, piece, coat, role, tint, portion, batch, pass, dressing }: StepRef): string =>
-  [does, piece, coat, role, tint, portion, batch, pass, dressing].join(' ');
+export const stepKey = ({ does, piece, coat, role, tint, portion, batch, pass, dressing, again }: StepRef): string =>
+  [does, piece, coat, role, tint, portion, batch, pass, dressing, again].join(' ');
 
 const known: Record<PourEvent['kind'], true> = {
   mixed: true,
@@ -15,6 +15,16 @@ const known: Record<PourEvent['kind'], true> = {
   'bead check': true,
   note: true,
   replanned: true,
+  ready: true,
+  added: true,
+  skipped: true,
+  swapped: true,
+  'cup lost': true,
+  bench: true,
+  'heat on': true,
+  held: true,
+  'went on': true,
+  refused: true,
   abandoned: true,
   done: true,
   undone: true,

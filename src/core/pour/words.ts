@@ -1,4 +1,5 @@
-import type { Told, ToldStep } from '#core/document';
+import { stepKey, type Told, type ToldStep } from '#core/document';
+import { pushedBack, stirred, tilted, tintedOver } from './words/asked';
 import { mixed, poured, pressed, strewn, thinned } from './words/films';
 import { covered, dressed, peeled, sidesCoated } from './words/last';
 import type { Writes } from '#core/units';
@@ -39,8 +40,22 @@ function saidOf(step: ToldStep, told: Told, write: Writes): Said {
       return covered(step, told);
     case 'peel':
       return peeled();
+    case 'tint over':
+      return tintedOver(step, told);
+    case 'push':
+      return pushedBack(step);
+    case 'tilt':
+      return tilted(step, write);
+    case 'stir':
+      return stirred(step, told);
   }
 }
+
+/** Whether what is asked for at the bench was told already. */
+const isTwice = ({ id }: ToldStep, told: Told): boolean => {
+  const { again: _, ...first } = id;
+  return told.steps.some((s) => stepKey(s.id) === stepKey(first));
+};
 
 /** Which boards a step is for, where there is more than one of a kind, or another piece in the same session. */
 function boardWords({ boards, id }: ToldStep, told: Told): string | undefined {
@@ -58,9 +73,13 @@ function boardWords({ boards, id }: ToldStep, told: Told): string | undefined {
 export function say(step: ToldStep, told: Told, write: Writes): Words {
   const { detail, amounts = [], ...said } = saidOf(step, told, write);
   const which = boardWords(step, told);
+  // a thing that is done once more is named so, here and in the log
+  const more = step.id.again !== undefined && isTwice(step, told);
   return {
     ...said,
+    ...(more && { short: `${said.short}, once more`, done: `${said.done}, once more` }),
     detail: [
+      ...(more ? ['Once more.'] : []),
       ...(which ? [which.endsWith('.') ? which : `${which}.`] : []),
       ...detail.filter((d): d is string => typeof d === 'string'),
     ].join(' '),

@@ -1,4 +1,4 @@
-import { cupKey, stepKey, type Pour, type PourEvent, type Told, type ToldStep } from '#core/document';
+import { cupKey, stepKey, type Pour, type PourEvent, type StepRef, type Told, type ToldStep } from '#core/document';
 import { weightsOf } from '#core/pour';
 import { effective, momentOf, timesOf, toldOf, type Times } from './times';
 
@@ -8,9 +8,27 @@ export interface Session extends Times {
   told: Told;
   /** When each step was done, by its key; ms since 1970. */
   doneAt: Map<string, number>;
+  /** Steps that were left out, by their keys. */
+  skipped: Set<string>;
+  /** The tool is on the board, or hands are off it, since; ms since 1970. */
+  heatOn?: number;
+  held?: number;
   /** The first step not done yet; undefined when the pour is over. */
   current?: ToldStep;
 }
+
+/** Whether a step is a pass of heat: toward the sea, or back from it. */
+export const isPass = ({ does }: Pick<StepRef, 'does'>): boolean => does === 'heat' || does === 'push';
+
+/** Since when something is so that one kind of event begins and others end; undefined where it is over. */
+function sinceOf(events: PourEvent[], begins: PourEvent['kind'], ends: (event: PourEvent) => boolean): number | undefined {
+  const last = events.findLast((e) => e.kind === begins || ends(e));
+  return last?.kind === begins ? momentOf(last) : undefined;
+}
+const heatOnIn = (events: PourEvent[]): number | undefined =>
+  sinceOf(events, 'heat on', (e) => e.kind === 'heat pass' || (e.kind === 'did' && isPass(e.step)) || e.kind === 'skipped' || isEnd(e));
+const heldIn = (events: PourEvent[]): number | undefined => sinceOf(events, 'held', (e) => e.kind === 'went on' || isEnd(e));
+const isEnd = ({ kind }: PourEvent): boolean => kind === 'done' || kind === 'abandoned';
 
 /** The steps an event completes, if they are among those told. A heat pass counts once a white is laid. */
 function stepsOf(event: PourEvent, { steps, cups }: Told, doneAt: Map<string, number>): ToldStep[] {
@@ -54,9 +72,37 @@ export function readSession(pour: Pour): Session {
   const doneAt = new Map<string, number>();
   for (const event of times.events)
     for (const step of stepsOf(event, told, doneAt)) if (!doneAt.has(stepKey(step.id))) doneAt.set(stepKey(step.id), momentOf(event));
+  const skipped = new Set(times.events.flatMap((e) => (e.kind === 'skipped' && !doneAt.has(stepKey(e.step)) ? [stepKey(e.step)] : [])));
   const over = times.done !== undefined || times.abandoned !== undefined;
-  const current = over ? undefined : told.steps.find((s) => !doneAt.has(stepKey(s.id)));
-  return { ...times, pour, told, doneAt, ...(current && { current }) };
+  const current = over ? undefined : told.steps.find((s) => !doneAt.has(stepKey(s.id)) && !skipped.has(stepKey(s.id)));
+  const [heatOn, held] = [heatOnIn(times.events), heldIn(times.events)];
+  return {
+    ...times,
+    pour,
+    told,
+    doneAt,
+    skipped,
+    ...(heatOn !== undefined && { heatOn }),
+    ...(held !== undefined && { held }),
+    ...(current && { current }),
+  };
+}
+
+/** Steps that are neither done nor left out, in order; none once the pour is over. */
+export const stepsLeft = ({ told, doneAt, skipped, current }: Session): ToldStep[] =>
+  current ? told.steps.filter((s) => !doneAt.has(stepKey(s.id)) && !skipped.has(stepKey(s.id))) : [];
+
+/** Seconds each pass of heat took that was timed, by the number of the event that ended it. */
+export function heatSeconds(events: PourEvent[]): Map<number, number> {
+  const seconds = new Map<number, number>();
+  let on: number | undefined;
+  for (const event of events) {
+    if (event.kind === 'heat on') on = momentOf(event);
+    const ends = event.kind === 'heat pass' || (event.kind === 'did' && isPass(event.step));
+    if (ends && on !== undefined) seconds.set(event.seq, (momentOf(event) - on) / 1000);
+    if (ends || event.kind === 'skipped') on = undefined;
+  }
+  return seconds;
 }
 
 /**
@@ -70,6 +116,24 @@ export function isRecorded(happening: PourEvent, events: PourEvent[]): boolean {
       return all.some((e) => e.kind === 'mixed' && e.batch === happening.batch);
     case 'did':
       return all.some((e) => e.kind === 'did' && stepKey(e.step) === stepKey(happening.step));
+    case 'skipped':
+      return all.some((e) => (e.kind === 'did' || e.kind === 'skipped') && stepKey(e.step) === stepKey(happening.step));
+    case 'ready':
+      return happening.items.every((item) => all.some((e) => e.kind === 'ready' && e.items.includes(item)));
+    case 'added':
+      return happening.steps.some(({ id }) => all.some((e) => e.kind === 'added' && e.steps.some((s) => stepKey(s.id) === stepKey(id))));
+    case 'replanned': {
+      const last = all.findLast((e) => e.kind === 'replanned');
+      return last?.kind === 'replanned' && JSON.stringify(last.told) === JSON.stringify(happening.told);
+    }
+    case 'heat on':
+      return heatOnIn(all) !== undefined;
+    case 'held':
+      return heldIn(all) !== undefined;
+    case 'went on':
+      return heldIn(all) === undefined;
+    case 'refused':
+      return all.some((e) => e.kind === 'refused' && e.plan === happening.plan);
     case 'done':
     case 'abandoned':
       return all.some((e) => e.kind === 'done' || e.kind === 'abandoned');
@@ -82,8 +146,8 @@ export function isRecorded(happening: PourEvent, events: PourEvent[]): boolean {
 
 /** Heat passes beyond those that were told. */
 export const extraHeat = ({ events, told, doneAt }: Session): number => {
-  const passes = events.filter((e) => e.kind === 'heat pass' || (e.kind === 'did' && e.step.does === 'heat')).length;
-  return Math.max(0, passes - told.steps.filter((s) => s.id.does === 'heat' && doneAt.has(stepKey(s.id))).length);
+  const passes = events.filter((e) => e.kind === 'heat pass' || (e.kind === 'did' && isPass(e.step))).length;
+  return Math.max(0, passes - told.steps.filter((s) => isPass(s.id) && doneAt.has(stepKey(s.id))).length);
 };
 
 /** One line of planned beside done; minutes after the pour's first meeting of A and B. */
@@ -91,14 +155,22 @@ export interface Compared {
   step: ToldStep;
   planned: number;
   done?: number;
+  /** It was left out. */
+  skipped?: true;
 }
 
-/** Every step with its planned and its real minute, from the first meeting of A and B. */
+/** Every step with its planned and its real minute, from the first meeting of A and B; what was asked for at the bench among them. */
 export function plannedBesideDone(session: Session): Compared[] {
   const zero = Math.min(...session.mixedAt.values());
   return session.told.steps.map((step) => {
     const at = session.doneAt.get(stepKey(step.id));
-    return { step, planned: step.at, ...(at !== undefined && zero !== Infinity && { done: (at - zero) / 60_000 }) };
+    const skipped = session.skipped.has(stepKey(step.id));
+    return {
+      step,
+      planned: step.at,
+      ...(at !== undefined && zero !== Infinity && { done: (at - zero) / 60_000 }),
+      ...(skipped && { skipped: true as const }),
+    };
   });
 }
 

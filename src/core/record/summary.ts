@@ -1,4 +1,4 @@
-import type { Method, Pour, Resin, Room } from '#core/document';
+import type { Method, Pour, Resin, Room, Told } from '#core/document';
 import { timesOf, toldOf } from './times';
 
 /** A pour by what it did when, without what it was planned from and told: all that lists and curing ask for. */
@@ -28,10 +28,28 @@ function slowestOf({ of, planned: { pieces, resins } }: Pick<Pour, 'of' | 'plann
   return resins.filter((r) => used.has(r.id)).sort((a, b) => b.recoatFromH - a.recoatFromH)[0];
 }
 
+/** Coats that a pour was told first and is not any more: they were put off at the bench. */
+export function putOff(pour: Pick<Pour, 'told' | 'events'>): Told['coats'] {
+  const last = toldOf(pour).coats;
+  return (pour.told?.coats ?? []).filter((c) => !last.some((l) => l.piece === c.piece && l.coat === c.coat));
+}
+
+/** Coats a pour lays: what was put off is not among them. */
+function laidOf(pour: Pour): Pour['of'] {
+  const off = putOff(pour);
+  if (!off.length) return pour.of;
+  return pour.of.flatMap(({ pieceId, coatIds }) => {
+    const laid = coatIds.filter((id) => !off.some((c) => c.piece === pieceId && c.coat === id));
+    return laid.length ? [{ pieceId, coatIds: laid }] : [];
+  });
+}
+
 /** What of a pour is listed. */
 export function summaryOf(pour: Pour): PourSummary {
-  const { id, of, verdict, note, planned } = pour;
+  const { id, verdict, note, planned } = pour;
   const { started, mixedAt, done, abandoned } = timesOf(pour);
+  const told = toldOf(pour);
+  const of = laidOf(pour);
   const resin = slowestOf(pour);
   return {
     id,
@@ -39,7 +57,7 @@ export function summaryOf(pour: Pour): PourSummary {
     ...(verdict && { verdict }),
     ...(note !== undefined && { note }),
     pieces: planned.pieces.map((p) => p.name),
-    coats: toldOf(pour).coats.map((c) => c.name),
+    coats: told.coats.map((c) => c.name),
     started,
     mixed: Math.max(started, ...mixedAt.values()),
     ...(done !== undefined && { done }),

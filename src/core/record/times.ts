@@ -1,4 +1,5 @@
 import { isKnown, type Pour, type PourEvent, type Told } from '#core/document';
+import { amended } from './amended';
 
 /** When a pour did what, from its events alone. Moments in ms since 1970. */
 export interface Times {
@@ -43,8 +44,8 @@ export function timesOf(pour: Pick<Pour, 'events' | 'startedAt'>): Times {
 
 const untold: Told = { roomC: 0, coats: [], batches: [], cups: [], steps: [], supplies: [] };
 
-/** What holds of what a pour was told: its last plan. A pour of which nothing is known was told nothing. */
-export function toldOf(pour: Pick<Pour, 'told' | 'events'>): Told {
-  const anew = effective(pour.events).findLast((e) => e.kind === 'replanned');
-  return anew?.kind === 'replanned' ? anew.told : (pour.told ?? untold);
-}
+/** What holds of what a pour was told, with all that was asked for at the bench. A pour of which nothing is known was told nothing. */
+export const toldOf = ({ told, events }: Pick<Pour, 'told' | 'events'>): Told =>
+  effective(events)
+    .filter(isKnown)
+    .reduce(amended, told ?? untold);

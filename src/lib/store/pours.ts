@@ -1,11 +1,8 @@
 import type { Piece, Planned, Pour, PourEvent, PouredCoats, Told, Verdict } from '#core/document';
-import { isRecorded, summaryOf, type PourSummary } from '#core/record';
+import { isRecorded, summaryOf, type Happening, type PourSummary } from '#core/record';
 import { benchClock } from './clock';
 import { db } from './db';
 import { pourTables, putPour, readPour, summarize } from './studio';
-
-/** An event without the number and the moment the store gives it. */
-export type Happening = PourEvent extends infer E ? (E extends PourEvent ? Omit<E, 'seq' | 'at'> : never) : never;
 
 /** What a pour begins with: which coats of which pieces, what it was planned from, and what it is told. */
 export interface Starting extends Pick<Pour, 'roomC'> {

@@ -37,7 +37,10 @@ const cup = {
 export const CupRef = object(cup);
 export type CupRef = Static<typeof CupRef>;
 
-/** What the hands do in a step. */
+/**
+ * What the hands do in a step. The last four are asked for at the bench: tint over a white that is too much, a push back from
+ * the sea, a tilt of the board, a stir of a cup that stood.
+ */
 export const StepKind = Type.Enum([
   'mix',
   'thin',
@@ -54,11 +57,16 @@ export const StepKind = Type.Enum([
   'sides',
   'cover',
   'peel',
+  'tint over',
+  'push',
+  'tilt',
+  'stir',
 ]);
 export type StepKind = Static<typeof StepKind>;
 
 /**
- * Which step: what is done, to which coat of which piece, with which cup; which mixing, which pass, which kind of dressing.
+ * Which step: what is done, to which coat of which piece, with which cup; which mixing, which pass, which kind of dressing;
+ * of one that was asked for at the bench which time.
  */
 export const StepRef = object({
   does: StepKind,
@@ -70,6 +78,7 @@ export const StepRef = object({
   batch: Type.Optional(Type.Integer({ minimum: 0, maximum: 60 })),
   pass: Type.Optional(Type.Integer({ minimum: 1, maximum: 12 })),
   dressing: Type.Optional(DressingKind),
+  again: Type.Optional(Type.Integer({ minimum: 1, maximum: 1000 })),
 });
 export type StepRef = Static<typeof StepRef>;
 
@@ -153,6 +162,8 @@ export const ToldStep = object({
   additive: Type.Optional(
     object({ name: name(), drops: Type.Integer({ minimum: 1, maximum: 20 }), part: Type.Enum(['all', 'half', 'every']) }),
   ),
+  /** How a board is tilted: degrees, how far its film runs, mm, and seconds until it has, and as far back. */
+  tilt: Type.Optional(object({ degrees: from0(45), travel: from0(500), seconds: from0(3600), back: from0(3600) })),
 });
 export type ToldStep = Static<typeof ToldStep>;
 

@@ -9,7 +9,8 @@
   import { writeDuration } from '#core/units';
   import { Live } from '$lib/store/live.svelte';
   import { benchClock } from '$lib/store/clock';
-  import { record, type Happening } from '$lib/store/pours';
+  import type { Happening } from '#core/record';
+import { record } from '$lib/store/pours';
   import { readPour } from '$lib/store/studio';
   import { shared } from '$lib/store/shared.svelte';
   import { attempt } from '$lib/ui/attempt';

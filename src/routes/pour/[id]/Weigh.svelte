@@ -5,7 +5,7 @@
   import { writeShare, type Reading } from '#core/units';
   import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
-  import type { Happening } from '$lib/store/pours';
+  import type { Happening } from '#core/record';
 
   /**
    * What was weighed, for those who type it: each is stored as it is typed, and the ratio is checked before A and B meet,

@@ -1,0 +1,115 @@
+import { heatPass, heatTool, torchTool, type HeatTool } from '#core/craft';
+import { heatAge } from '#core/cure';
+import { stepKey, type ToldStep } from '#core/document';
+import { heatSeconds, isPass } from '#core/record';
+import { sinceMixed, type Bench } from './bench';
+
+/** A pass of heat as it is planned, and what has been put into its wave so far. */
+export interface HeatPlan {
+  tool: HeatTool;
+  /** What comes before or after the air: the flame. */
+  order: 'air only' | 'torch first' | 'torch last';
+  /** Seconds over one place, and for the whole line of one board at that pace, s. */
+  linger: number;
+  seconds: number;
+  /** How fast the tool moves on, mm/s, and how often by its own width. */
+  speed: number;
+  moves: number;
+  /** Boards it is made on. */
+  boards: number;
+  /** Passes told for it, and made; seconds held in all. */
+  passes: number;
+  made: number;
+  held: number;
+  /** What one pass adds to the age of the film, and all that were made, equivalent min. */
+  ages: number;
+  aged: number;
+  /** Minutes the film can still be moved, its passes counted. */
+  left?: number;
+  /** Why it is enough, where it is. */
+  enough?: string;
+}
+
+/** Between two passes one looks, s: what opens, opens in the first minute. */
+export const LOOK = 60;
+/** Held so much longer than planned, a pass is enough whatever it looks like. */
+const TOO_LONG = 1.5;
+
+/** Seconds of passes that were timed on a wave. */
+function heldOn({ session }: Pick<Bench, 'session'>, { id }: ToldStep): number {
+  const seconds = heatSeconds(session.events);
+  return session.events.reduce((sum, e) => {
+    const own = e.kind === 'did' && isPass(e.step) && e.step.piece === id.piece && e.step.coat === id.coat;
+    return sum + (own ? (seconds.get(e.seq) ?? 0) : 0);
+  }, 0);
+}
+
+/**
+ * The pass at hand: how the tool is held, how fast it moves on, what it adds to the age of the film, and whether it is
+ * enough already: by passes, by seconds, by the age of the film, or by the white itself, which runs by itself while thin.
+ * @param length of the wave's line on one board, mm
+ */
+export function heatPlan(bench: Bench, step: ToldStep, length: number): HeatPlan {
+  const { session, now } = bench;
+  const { method } = session.pour.planned;
+  const { seconds: linger, celsius } = heatPass(method);
+  const way = step.wave?.heat ?? 'hot air';
+  const tool = step.id.does === 'flick' ? torchTool : heatTool(way);
+  const clock = bench.clocks[step.batch];
+  const ages = clock ? heatAge(linger, celsius, clock.resin.refC, method.activationEa) : 0;
+  const told = session.told.steps.filter((s) => s.id.does === 'heat' && s.id.piece === step.id.piece && s.id.coat === step.id.coat);
+  const made = session.told.steps.filter(
+    (s) => isPass(s.id) && s.id.piece === step.id.piece && s.id.coat === step.id.coat && session.doneAt.has(stepKey(s.id)),
+  ).length;
+  const boards = step.boards.reduce((sum, b) => sum + b.count, 0) || 1;
+  const seconds = Math.max(linger, (length / tool.footprint) * linger);
+  const held = heldOn(bench, step) + (session.heatOn === undefined ? 0 : Math.max(0, (now - session.heatOn) / 1000));
+  const since = sinceMixed(bench, step.batch);
+  const aged = ages * made;
+  // an equivalent minute is longer or shorter on the clock, as the film's own working age is
+  const perMinute = clock && clock.windows.heatUntil > 0 ? clock.resin.workingMin / clock.windows.heatUntil : 1;
+  const left = clock && since !== undefined ? clock.windows.heatUntil - since - aged / perMinute : undefined;
+  const enough = enoughOf({ made, passes: told.length, held, seconds: seconds * boards, left, thin: laidThin(bench, step) });
+  return {
+    tool,
+    order: way === 'torch then air' ? 'torch first' : way === 'air then torch' ? 'torch last' : 'air only',
+    linger,
+    seconds,
+    speed: tool.footprint / linger,
+    moves: Math.max(1, Math.round(length / tool.footprint)),
+    boards,
+    passes: told.length,
+    made,
+    held,
+    ages,
+    aged,
+    ...(left !== undefined && { left }),
+    ...(enough !== undefined && { enough }),
+  };
+}
+
+/** Whether the white of a wave was laid while it still ran by itself: one pass does for it. */
+function laidThin(bench: Bench, { id }: ToldStep): boolean {
+  const { session } = bench;
+  const white = session.told.steps.find((s) => s.id.does === 'white' && s.id.piece === id.piece && s.id.coat === id.coat);
+  const at = white && session.doneAt.get(stepKey(white.id));
+  const mixed = white && session.mixedAt.get(white.batch);
+  const ready = white && bench.clocks[white.batch]?.windows.white;
+  return at !== undefined && mixed !== undefined && ready !== undefined && (at - mixed) / 60_000 < ready.from;
+}
+
+function enoughOf(s: {
+  made: number;
+  passes: number;
+  held: number;
+  seconds: number;
+  left: number | undefined;
+  thin: boolean;
+}): string | undefined {
+  if (s.left !== undefined && s.left <= 0) return 'The film has had its time: what moves now only wrinkles.';
+  if (s.made > 0 && s.thin) return 'The white was laid while it still ran: one pass opens it, a second washes it out.';
+  if (s.passes > 0 && s.made >= s.passes)
+    return `${s.passes === 1 ? 'The one pass it was planned for is' : `The ${s.passes} passes it was planned for are`} made: each further one lowers contrast.`;
+  if (s.passes > 0 && s.held > TOO_LONG * s.passes * s.seconds) return 'It has been held for longer than all its passes should take.';
+  return undefined;
+}

@@ -1,0 +1,9 @@
+/** A pour while it is poured: what must be so first, where the hands go, how cups stand, heat, and the rest planned again. */
+export { type Bench, benchOf, minuteOf, sinceMixed } from './bench';
+export { cupsNow, type CupNow, leftOver } from './cups';
+export { addWhite, anew, anotherPass, lastWhite, more, pushBack, repeat, skip, stir, swap, tilt, tintOver } from './ask';
+export { heatPlan, type HeatPlan, LOOK } from './heat';
+export { readyItems, type ReadyItem } from './ready';
+export { type Changed, type Replan, replanOf, type Saying, type Way } from './replan';
+export { retimed } from './retime';
+export { lyingColours, type Where, whereOf } from './where';
