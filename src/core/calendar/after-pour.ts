@@ -11,7 +11,10 @@ const [CHECK, SET_DRIPS, PULLS, CHIPS] = [5, 10, 10, 15] as const;
 const LOOKED_AT = 30;
 
 /** Ages of a film between which a board is looked at with no more work than that, and its tape comes off clean; min. */
-function agesOf({ gelMin, recoatFromH }: Pick<Resin, 'gelMin' | 'recoatFromH'>): Record<'check' | 'tape', { from: number; until: number }> {
+export function agesOf({
+  gelMin,
+  recoatFromH,
+}: Pick<Resin, 'gelMin' | 'recoatFromH'>): Record<'check' | 'tape', { from: number; until: number }> {
   const soft = 60 * recoatFromH;
   const set = Math.min(gelMin, soft);
   return { check: { from: Math.min(LOOKED_AT, gelMin / 2), until: set }, tape: { from: set, until: soft } };

@@ -1,5 +1,5 @@
 import type { Piece, Planned, Pour, PourEvent, PouredCoats, Told, Verdict } from '#core/document';
-import { isRecorded, summaryOf, type Happening, type PourSummary } from '#core/record';
+import { isRecorded, putOff, summaryOf, type Happening, type PourSummary } from '#core/record';
 import { benchClock } from './clock';
 import { db } from './db';
 import { pourTables, putPour, readPour, summarize } from './studio';
@@ -42,25 +42,54 @@ export function startPour({ of, planned, told, roomC }: Starting): Promise<strin
   });
 }
 
-async function add(pourId: string, happening: Happening): Promise<void> {
+/** A pour that is not there any more: what happens cannot be kept with it. */
+export class GoneError extends Error {}
+
+/**
+ * A coat that was put off at the bench becomes a pour of its own on its piece, so that the calendar plans it; taken back, it
+ * stands as the pour was planned from it.
+ */
+async function syncPutOff({ planned, ...pour }: Pour, off: Told['coats']): Promise<void> {
+  for (const own of planned.pieces) {
+    const coats = pour.told?.coats.filter((c) => c.piece === own.id) ?? [];
+    const piece = await db.pieces.get(own.id);
+    if (!piece) continue;
+    // the lowest of those put off begins the new session, and those over it stay joined to it
+    const first = piece.coats.find((c) => off.some((o) => o.piece === own.id && o.coat === c.id));
+    const next = piece.coats.map((coat) => {
+      if (!coats.some((c) => c.coat === coat.id)) return coat;
+      const before = own.coats.find((c) => c.id === coat.id);
+      return { ...coat, samePour: coat === first ? false : (before?.samePour ?? coat.samePour) };
+    });
+    if (next.some((c, i) => c.samePour !== piece.coats[i]!.samePour)) await db.pieces.put({ ...piece, coats: next });
+  }
+}
+
+async function add(pourId: string, happening: Happening, at = benchClock.now()): Promise<number | undefined> {
   const pour = await readPour(pourId);
   if (!pour)
-    throw new Error('This pour is not in the studio any more: another window has put another studio in its place. Nothing was recorded.');
+    throw new GoneError(
+      'This pour is not in the studio any more: another window has put another studio in its place. Nothing was recorded.',
+    );
   const seq = (pour.events.at(-1)?.seq ?? 0) + 1;
-  const event = { ...happening, seq, at: new Date(benchClock.now()).toISOString() } as PourEvent;
-  if (isRecorded(event, pour.events)) return;
+  const event = { ...happening, seq, at: new Date(at).toISOString() } as PourEvent;
+  if (isRecorded(event, pour.events)) return undefined;
   await db.events.add({ ...event, pourId });
-  await db.summaries.put(summaryOf({ ...pour, events: [...pour.events, event] }));
+  const now = { ...pour, events: [...pour.events, event] };
+  await db.summaries.put(summaryOf(now));
+  const off = putOff(now);
+  if (off.length || putOff(pour).length) await syncPutOff(now, off);
+  return seq;
 }
 
 /**
- * Adds an event to a pour, at this moment of the bench's clock; one that stands already is not added twice. It is on the
- * disk when the promise resolves; nothing is ever changed or removed.
+ * Adds an event to a pour, at this moment of the bench's clock or at the one it happened; one that stands already is not
+ * added twice. It is on the disk when the promise resolves; nothing is ever changed or removed.
+ * @param at ms since 1970
+ * @returns its number; undefined where it stood already
  */
-export const record = (pourId: string, happening: Happening): Promise<void> =>
-  db.transaction('rw', pourTables, async () => {
-    await add(pourId, happening);
-  });
+export const record = (pourId: string, happening: Happening, at?: number): Promise<number | undefined> =>
+  db.transaction('rw', [...pourTables, db.pieces], () => add(pourId, happening, at));
 
 /** Gives a pour up, with a reason: its pieces stand as before, with the moment they were planned for. */
 export function abandonPour(pourId: string, why: string): Promise<void> {
