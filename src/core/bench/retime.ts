@@ -23,7 +23,9 @@ function notBefore(step: ToldStep, told: ToldBatch | undefined, now: ToldBatch |
     case 'white':
     case 'line':
     case 'additive': {
-      if (step.id.again !== undefined || !told?.white || !told.whiteBest || !now?.white || !now.whiteBest) return 0;
+      if (step.id.again !== undefined) return 0;
+      // a white without a window of its own is laid when it was told
+      if (!told?.white || !told.whiteBest || !now?.white || !now.whiteBest) return Math.max(0, offset);
       const before = step.id.does === 'white' ? 0 : layMin / 2;
       const asTold = Math.abs(offset + before - Math.ceil(told.whiteBest.from)) <= AS_TOLD;
       const lay = asTold ? Math.ceil(now.whiteBest.from) : Math.min(Math.max(offset + before, now.white.from), now.white.until);

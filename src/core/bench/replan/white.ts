@@ -1,13 +1,22 @@
-import { cupKey, stepKey, type ToldStep } from '#core/document';
+import { stepKey, type Told, type ToldStep } from '#core/document';
 import { stepsLeft } from '#core/record';
+import { writeDuration } from '#core/units';
 import { MINUTE, sinceMixed, type Bench } from '../bench';
-import { freshCup } from '../fresh';
 import { retimed } from '../retime';
+import { freshWhite, LAYS_WAVE, needs } from './fresh-white';
 import { putOff } from './put-off';
-import { isOf, planned, without, type Look, type Saying, type Way } from './way';
+import { changesOf, isOf, planned, without, type Look, type Saying, type Way } from './way';
 
-/** Whites still to be laid out of a mixing that is made, with the minute they are at and the window they have. */
-function waiting(bench: Bench): { step: ToldStep; since: number; span: { from: number; until: number }; heatUntil: number }[] {
+/** A white still to be laid, at a minute of its batch, with the span in which it may be. */
+interface Waiting {
+  step: ToldStep;
+  since: number;
+  span: { from: number; until: number };
+  heatUntil: number;
+}
+
+/** Whites still to be laid out of mixings that are made. */
+function waiting(bench: Bench): Waiting[] {
   return stepsLeft(bench.session).flatMap((step) => {
     const since = sinceMixed(bench, step.batch);
     const windows = bench.clocks[step.batch]?.windows;
@@ -28,48 +37,38 @@ function filmUntil(bench: Bench, white: ToldStep): number | undefined {
   return own === undefined || other === undefined || until === undefined ? undefined : until + (other - own) / MINUTE;
 }
 
-/** The name of a board, where there are several pieces. */
-const board = ({ session }: Bench, step: ToldStep): string =>
-  session.pour.planned.pieces.length > 1 ? ` of ${step.boards.map((b) => b.name).join(' and ')}` : '';
+/** Names of the boards, where there are several pieces. */
+const boards = ({ session }: Bench, steps: ToldStep[]): string =>
+  session.pour.planned.pieces.length > 1 ? ` of ${[...new Set(steps.flatMap((s) => s.boards.map((b) => b.name)))].join(' and ')}` : '';
 
-/** A white mixed anew in the place of the one told. @param byMin minutes from now until it can last be begun */
-function freshWhite(bench: Bench, step: ToldStep, byMin: number, said: Saying): Way | undefined {
-  const { session, now } = bench;
-  const { told } = session;
-  const use = step.uses[0];
-  const cup = use && told.cups.find((c) => cupKey(c.id) === cupKey(use.cup));
-  const fresh = cup && freshCup(bench, cup, use.ml);
-  if (!fresh || byMin < 0) return undefined;
-  const lays = { ...step, batch: fresh.mix.batch, uses: [{ ...use, cup: fresh.cup.id }] };
-  const first = told.steps.findIndex(
-    (s) => isOf(s, step.id) && ['additive', 'line', 'white'].includes(s.id.does) && !session.doneAt.has(stepKey(s.id)),
-  );
-  const steps = told.steps.map((s) =>
-    s === step
-      ? lays
-      : isOf(s, step.id) && s.id.does === 'additive'
-        ? { ...s, batch: fresh.mix.batch, uses: s.uses.map((u) => ({ ...u, cup: fresh.cup.id })) }
-        : s,
-  );
-  steps.splice(first, 0, fresh.mix);
-  return planned(
-    bench,
-    { ...told, steps, cups: [...told.cups, fresh.cup], batches: [...told.batches, fresh.batch] },
-    {
-      does: `Mix a fresh white for it, ${said.write.volume(fresh.cup.ml)}, and lay that.`,
-      why: 'A fresh white is thin: it runs further and blurs more than one that has rested. One pass, then look.',
-      costs: [`${said.write.volume(fresh.batch.ml)} of ${fresh.batch.resin} more`],
-      by: now + byMin * MINUTE,
-    },
-    said,
-  );
+const WAVE = new Set<ToldStep['id']['does']>([...LAYS_WAVE, 'rest', 'flick', 'heat', 'push']);
+
+/** A way that is taken for several boards one after the other, as one. */
+function eachOf(bench: Bench, steps: ToldStep[], said: Saying, way: (bench: Bench, step: ToldStep) => Way): Way {
+  const ways: Way[] = [];
+  let at = bench;
+  for (const step of steps) {
+    const next = way(at, step);
+    ways.push(next);
+    if (next.happening.kind === 'replanned') at = { ...at, session: { ...at.session, told: next.happening.told } };
+  }
+  const last = ways.at(-1)!;
+  if (ways.length === 1 || last.happening.kind !== 'replanned') return last;
+  const does = ways.map((w) => w.does).join(' ');
+  return {
+    ...last,
+    does,
+    costs: [...new Set(ways.flatMap((w) => w.costs.filter((c) => !/ at the bench$/.test(c))))],
+    changes: changesOf(bench, last.happening.told, said),
+    happening: { ...last.happening, why: does },
+  };
 }
 
 /** The sea left without its wave. */
-const plainSea = (bench: Bench, step: ToldStep, said: Saying): Way =>
+const plainSea = (bench: Bench, steps: ToldStep[], said: Saying): Way =>
   planned(
     bench,
-    without(bench, (s) => isOf(s, step.id) && ['additive', 'line', 'white', 'rest', 'flick', 'heat', 'push'].includes(s.id.does)),
+    without(bench, (s) => WAVE.has(s.id.does) && steps.some((w) => isOf(s, w.id))),
     {
       does: 'Leave it without white, and finish the sea.',
       why: 'Deep to shore stands by itself; a wave can come with the next coat.',
@@ -88,29 +87,25 @@ const allTheSame = (name: string, until: number): Way => ({
   happening: { kind: 'refused', plan: name },
 });
 
-/** Minutes the hands need from the first meeting of a fresh white's A and B until its first pass is made. */
-function needs(bench: Bench, step: ToldStep): number {
-  const { method, resins } = bench.session.pour.planned;
-  const resin = resins.find((r) => r.id === bench.session.told.batches[step.batch]?.resinId);
-  return (resin?.stirMin ?? 3) + method.colourMinPerCup + method.layMinPerCup + method.heatMinPerPass;
-}
-
-/** A white that was not laid in its span. */
+/** A white that was not laid in its window. */
 export const whitePast: Look = (bench, said) => {
-  const found = waiting(bench).find(({ since, span }) => span.until > span.from && since > span.until);
+  const all = waiting(bench).filter(({ since, span }) => span.until > span.from && since > span.until);
+  const [found] = all;
   if (!found) return undefined;
   const { step, since, span, heatUntil } = found;
+  // those that were to have the same white are past with it
+  const steps = all.filter((w) => w.step.batch === step.batch).map((w) => w.step);
   const name = `white past ${stepKey(step.id)}`;
   const ago = Math.round(since - span.until);
-  const left = heatUntil - since - needs(bench, step);
   const still = heatUntil - since;
-  const fresh = freshWhite(bench, step, left, said);
+  const fresh = freshWhite(bench, steps, still - steps.length * needs(bench, step), said);
   const same = still > 0 ? [allTheSame(name, bench.now + still * MINUTE)] : [];
-  const rest = [...same, putOff(bench, step.id, said), plainSea(bench, step, said)];
-  const [first, ...others] = fresh ? [fresh, ...rest] : [putOff(bench, step.id, said), ...same, plainSea(bench, step, said)];
+  const off = eachOf(bench, steps, said, (at, s) => putOff(at, s.id, said));
+  const plain = plainSea(bench, steps, said);
+  const [first, ...others] = fresh ? [fresh, ...same, off, plain] : [off, ...same, plain];
   return {
     name,
-    says: `The white${board(bench, step)} is past its window${ago >= 1 ? `, by ${ago} min` : ''}.`,
+    says: `The white${boards(bench, steps)} is past its window${ago >= 1 ? `, by ${writeDuration(ago)}` : ''}.`,
     why:
       still > 0
         ? `It has grown too thick to thin out. The film below can still be moved for ${Math.max(1, Math.round(still))} min.`
@@ -120,49 +115,61 @@ export const whitePast: Look = (bench, said) => {
   };
 };
 
-/** A pace at which a white will not be laid in its span. */
+/** Whites that a plan lays after their window, of those that wait. */
+function tooLate(bench: Bench, told: Told): Waiting[] {
+  const ahead = retimed(told, bench);
+  return waiting(bench).filter(({ step, since, span }) => {
+    const next = ahead.steps.find((s) => stepKey(s.id) === stepKey(step.id));
+    return next !== undefined && span.until > span.from && since <= span.until && next.at - next.mixedAt > span.until + 0.5;
+  });
+}
+
+/** A plan with the wave of one white before all that can wait for it: its own films come before it whatever the hour. */
+function waveFirst({ session }: Bench, step: ToldStep): Told {
+  const left = new Set(stepsLeft(session).map((s) => stepKey(s.id)));
+  const coming = session.told.steps.filter((s) => left.has(stepKey(s.id)));
+  const must = coming.filter((s) => s.id.piece === step.id.piece && s.id.does === 'pour' && coming.indexOf(s) < coming.indexOf(step));
+  const first = [...must, ...coming.filter((s) => LAYS_WAVE.has(s.id.does) && isOf(s, step.id))];
+  const done = session.told.steps.filter((s) => !left.has(stepKey(s.id)));
+  return { ...session.told, steps: [...done, ...first, ...coming.filter((s) => !first.includes(s))] };
+}
+
+/** A pace at which a white will not be laid in its window. */
 export const whiteLate: Look = (bench, said) => {
   const { session } = bench;
-  const ahead = retimed(session.told, bench);
-  const found = waiting(bench).find(({ step, since, span }) => {
-    const next = ahead.steps.find((s) => stepKey(s.id) === stepKey(step.id))!;
-    return span.until > span.from && since <= span.until && next.at - next.mixedAt > span.until + 0.5;
-  });
+  const late = tooLate(bench, session.told);
+  const [found] = late;
   if (!found) return undefined;
-  const { step, span, since, heatUntil } = found;
-  const next = ahead.steps.find((s) => stepKey(s.id) === stepKey(step.id))!;
+  const { step, since, span, heatUntil } = found;
   const by = bench.now + (span.until - since) * MINUTE;
-  // its own steps first, before what can wait
-  const own = (s: ToldStep): boolean => isOf(s, step.id) && ['additive', 'line', 'white'].includes(s.id.does);
-  const left = new Set(stepsLeft(session).map((s) => stepKey(s.id)));
-  const done = session.told.steps.filter((s) => !left.has(stepKey(s.id)));
-  const coming = session.told.steps.filter((s) => left.has(stepKey(s.id)));
-  // a film of its own piece comes before it whatever the hour
-  const must = coming.filter((s) => s.id.piece === step.id.piece && s.id.does === 'pour' && coming.indexOf(s) < coming.indexOf(step));
-  const first = [...must, ...coming.filter(own)];
-  const moved = { ...session.told, steps: [...done, ...first, ...coming.filter((s) => !first.includes(s))] };
-  const sooner = retimed(moved, bench).steps.find((s) => stepKey(s.id) === stepKey(step.id))!;
   const ways: Way[] = [];
-  if (sooner.at - sooner.mixedAt <= span.until)
+  const moved = waveFirst(bench, step);
+  const still = tooLate(bench, moved).map((w) => w.step);
+  if (!still.includes(step))
     ways.push(
       planned(
         bench,
         moved,
         {
-          does: `Lay the white${board(bench, step)} before the rest.`,
+          does: `Lay the white${boards(bench, [step])} before the rest.`,
           why: 'What comes after it can wait; its white cannot.',
-          costs: [],
+          costs: still.length ? [`The white${boards(bench, still)} then comes too late`] : [],
           by,
         },
         said,
       ),
     );
-  const fresh = freshWhite(bench, step, heatUntil - since - needs(bench, step), said);
+  const steps = late.filter((w) => w.step.batch === step.batch).map((w) => w.step);
+  const fresh = freshWhite(bench, steps, heatUntil - since - steps.length * needs(bench, step), said);
   if (fresh) ways.push(fresh);
-  ways.push(putOff(bench, step.id, said), plainSea(bench, step, said));
+  ways.push(
+    eachOf(bench, steps, said, (at, s) => putOff(at, s.id, said)),
+    plainSea(bench, steps, said),
+  );
+  const next = retimed(session.told, bench).steps.find((s) => stepKey(s.id) === stepKey(step.id))!;
   return {
     name: `white late ${stepKey(step.id)}`,
-    says: `At this pace the white${board(bench, step)} comes too late.`,
+    says: `At this pace the white${boards(bench, steps)} comes too late.`,
     why: `It would be laid at ${said.time(bench.now + (next.at - next.mixedAt - since) * MINUTE)}; its window closes at ${said.time(by)}.`,
     urgent: true,
     ways: [ways[0]!, ...ways.slice(1)],
