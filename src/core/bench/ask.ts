@@ -3,7 +3,8 @@ import { thickeningRate, rate } from '#core/cure';
 import { flowToTravel, secondsToFlow } from '#core/level';
 import { mixedDensity } from '#core/mix';
 import { isPass, stepsLeft, type Happening } from '#core/record';
-import { minuteOf, sinceMixed, type Bench } from './bench';
+import type { Bench } from './bench';
+import { minuteOf, sinceMixed } from './minutes';
 import { cupsNow, type CupNow } from './cups';
 import { freshCup } from './fresh';
 

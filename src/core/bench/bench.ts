@@ -3,8 +3,7 @@ import type { PourEvent } from '#core/document';
 import type { BatchClock, Planner } from '#core/plan';
 import { benchAir, benchClockOf, lastBead } from '#core/pour';
 import type { Session } from '#core/record';
-
-export const MINUTE = 60_000;
+import { MINUTE } from './minutes';
 
 /** A pour at a moment, with its clocks as they run in the air that was measured. Moments in ms since 1970. */
 export interface Bench {
@@ -15,6 +14,8 @@ export interface Bench {
   celsius: number;
   /** What a mixing that began now would lie in. */
   air: Air;
+  /** Whether it was read since the pour began, by hand or by a thermometer. */
+  airRead: boolean;
   /** The clock of each mixing; undefined where its resin is not known any more. */
   clocks: (BatchClock | undefined)[];
 }
@@ -52,24 +53,13 @@ export function benchOf(session: Session, now: number, planner: Planner, climate
   const read = readings(session);
   const airFrom = (mixed: number): Air | undefined =>
     read.length > 1 ? readAir(read, mixed) : climate && benchAir(climate, pour.roomC, started, mixed, now);
-  const air = airFrom(now) ?? steady(pour.roomC);
+  const measured = airFrom(now);
+  const air = measured ?? steady(pour.roomC);
   const clocks = told.batches.map((_, number) => {
     const mixed = mixedAt.get(number);
     const bead = mixed === undefined ? undefined : lastBead(events, number, mixed);
     const own = mixed === undefined ? (read.length > 1 ? steady(air(0)) : undefined) : airFrom(mixed);
     return benchClockOf(pour, told, number, planner, { bead, ...(own && { air: own }) });
   });
-  return { session, now, planner, celsius: air(0), air: steady(air(0)), clocks };
-}
-
-/** Minutes from the first meeting of A and B, in which a plan counts; 0 before it. */
-export function minuteOf({ mixedAt }: Pick<Session, 'mixedAt'>, ms: number): number {
-  const zero = Math.min(...mixedAt.values());
-  return zero === Infinity ? 0 : Math.max(0, (ms - zero) / MINUTE);
-}
-
-/** Minutes since A and B of a mixing met; undefined before. */
-export function sinceMixed({ session, now }: Pick<Bench, 'session' | 'now'>, batch: number): number | undefined {
-  const mixed = session.mixedAt.get(batch);
-  return mixed === undefined ? undefined : Math.max(0, (now - mixed) / MINUTE);
+  return { session, now, planner, celsius: air(0), air: steady(air(0)), airRead: measured !== undefined, clocks };
 }

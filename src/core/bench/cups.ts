@@ -22,8 +22,8 @@ export interface CupNow {
   lost: { how: CupLost; ml: number }[];
 }
 
-/** Less than this is a drop in a cup, ml. */
-const DROP = 0.5;
+/** Less than this fills no mould, ml. */
+const MOULD = 3;
 
 const usesOf = (steps: ToldStep[], key: string): number =>
   steps.reduce((sum, s) => sum + s.uses.reduce((own, u) => own + (cupKey(u.cup) === key ? u.ml : 0), 0), 0);
@@ -76,4 +76,4 @@ export function cupsNow(session: Session): CupNow[] {
 }
 
 /** What is over once every step is done, cup by cup: for moulds. Nothing of what has gone thick. */
-export const leftOver = (cups: CupNow[]): CupNow[] => cups.filter((c) => c.cup.sandG === 0 && c.free - c.wanted > DROP && c.left > DROP);
+export const leftOver = (cups: CupNow[]): CupNow[] => cups.filter((c) => c.cup.sandG === 0 && c.free - c.wanted >= MOULD);

@@ -2,7 +2,8 @@ import { cupKey, type CupRef, type ToldBatch, type ToldCup, type ToldStep } from
 import { cupContent, mixedDensity, split } from '#core/mix';
 import { benchClockOf } from '#core/pour';
 import type { BatchClock } from '#core/plan';
-import { minuteOf, type Bench } from './bench';
+import type { Bench } from './bench';
+import { minuteOf } from './minutes';
 
 /** A cup mixed anew at the bench, in itself: its mixing, the step that mixes it, and how long that takes until it can be laid, min. */
 export interface Fresh {
@@ -55,9 +56,12 @@ export function freshCup(bench: Bench, of: ToldCup, wanted: number, number = ben
   const k = (ml * density) / Math.max(1e-9, of.aG + of.bG);
   const canLeave = Math.max(0, ml * (1 - method.cupShare) - method.cupStays);
   const needed = wanted > 0 ? Math.min(wanted, canLeave) : canLeave;
+  const id = portionOf(told.cups, of.id);
   const cup: ToldCup = {
     ...of,
-    id: portionOf(told.cups, of.id),
+    id,
+    // told apart from the one before, where both stand on the bench
+    name: `${of.name.replace(/ \d+$/, '').slice(0, 70)} ${id.portion}`,
     batch: number,
     ml: r(ml),
     needed: r(needed),

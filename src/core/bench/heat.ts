@@ -2,7 +2,8 @@ import { heatPass, heatTool, torchTool, type HeatTool } from '#core/craft';
 import { heatAge } from '#core/cure';
 import { stepKey, type ToldStep } from '#core/document';
 import { heatSeconds, isPass } from '#core/record';
-import { sinceMixed, type Bench } from './bench';
+import type { Bench } from './bench';
+import { sinceMixed } from './minutes';
 
 /** A pass of heat as it is planned, and what has been put into its wave so far. */
 export interface HeatPlan {

@@ -1,5 +1,7 @@
 /** A pour while it is poured: what must be so first, where the hands go, how cups stand, heat, and the rest planned again. */
-export { type Bench, benchOf, minuteOf, sinceMixed } from './bench';
+export { type Bench, benchOf } from './bench';
+export { minuteOf, sinceMixed } from './minutes';
+export { withWindows } from './fresh';
 export { cupsNow, type CupNow, leftOver } from './cups';
 export { addWhite, anew, anotherPass, lastWhite, more, pushBack, repeat, skip, stir, swap, tilt, tintOver } from './ask';
 export { heatPlan, type HeatPlan, LOOK } from './heat';

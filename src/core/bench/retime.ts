@@ -1,6 +1,7 @@
 import { stepKey, type Told, type ToldBatch, type ToldStep } from '#core/document';
 import { stepsLeft } from '#core/record';
-import { MINUTE, minuteOf, type Bench } from './bench';
+import type { Bench } from './bench';
+import { MINUTE, minuteOf } from './minutes';
 import { withWindows } from './fresh';
 
 /** What waits for a minute of its batch, and not for the hands. */

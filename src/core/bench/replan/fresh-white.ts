@@ -1,5 +1,6 @@
 import { cupKey, stepKey, type ToldStep } from '#core/document';
-import { MINUTE, type Bench } from '../bench';
+import type { Bench } from '../bench';
+import { MINUTE } from '../minutes';
 import { freshCup } from '../fresh';
 import { isOf, planned, type Saying, type Way } from './way';
 

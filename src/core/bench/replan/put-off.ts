@@ -1,6 +1,13 @@
 import { stepKey, type StepRef } from '#core/document';
-import { MINUTE, sinceMixed, type Bench } from '../bench';
+import type { Bench } from '../bench';
+import { MINUTE, sinceMixed } from '../minutes';
 import { planned, without, type Saying, type Way } from './way';
+
+/** What is said of waves that are left for another day. */
+export const leaveSays = (names: string[]): string =>
+  names.length > 1
+    ? `Leave the waves of ${names.join(' and ')} for another day: cover them, let them go tacky.`
+    : `Leave the wave of ${names[0] ?? 'the board'} for another day: cover it, let it go tacky.`;
 
 /**
  * A coat left for another day: it is taken out of this pour with what comes over it there, the film is covered and left to
@@ -33,7 +40,7 @@ export function putOff(bench: Bench, { piece, coat }: StepRef, said: Saying): Wa
     bench,
     { ...told, coats, steps },
     {
-      does: `Leave the wave of ${name} for another day: cover it, let it go tacky.`,
+      does: leaveSays([name]),
       why: 'On a film that has set, a new clear and white stay where they are laid.',
       costs: [`One more session for ${name}${open}`],
     },

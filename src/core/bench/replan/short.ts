@@ -2,7 +2,8 @@ import { cupKey, stepKey, type Told, type ToldStep, type ToldUse } from '#core/d
 import { stepsLeft } from '#core/record';
 import { cupsNow, type CupNow } from '../cups';
 import { freshCup } from '../fresh';
-import { MINUTE, sinceMixed, type Bench } from '../bench';
+import type { Bench } from '../bench';
+import { MINUTE, sinceMixed } from '../minutes';
 import { planned, type Look, type Saying, type Way } from './way';
 
 /** Less missing than this is not noticed, ml. */

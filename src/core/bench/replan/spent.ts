@@ -1,6 +1,7 @@
 import { cupKey, stepKey, type ToldStep } from '#core/document';
 import { stepsLeft } from '#core/record';
-import { sinceMixed, type Bench } from '../bench';
+import type { Bench } from '../bench';
+import { sinceMixed } from '../minutes';
 import { cupsNow } from '../cups';
 import { freshCup } from '../fresh';
 import { putOff } from './put-off';

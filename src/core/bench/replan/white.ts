@@ -1,10 +1,11 @@
 import { stepKey, type Told, type ToldStep } from '#core/document';
 import { stepsLeft } from '#core/record';
 import { writeDuration } from '#core/units';
-import { MINUTE, sinceMixed, type Bench } from '../bench';
+import type { Bench } from '../bench';
+import { MINUTE, sinceMixed } from '../minutes';
 import { retimed } from '../retime';
 import { freshWhite, LAYS_WAVE, needs } from './fresh-white';
-import { putOff } from './put-off';
+import { leaveSays, putOff } from './put-off';
 import { changesOf, isOf, planned, without, type Look, type Saying, type Way } from './way';
 
 /** A white still to be laid, at a minute of its batch, with the span in which it may be. */
@@ -43,18 +44,18 @@ const boards = ({ session }: Bench, steps: ToldStep[]): string =>
 
 const WAVE = new Set<ToldStep['id']['does']>([...LAYS_WAVE, 'rest', 'flick', 'heat', 'push']);
 
-/** A way that is taken for several boards one after the other, as one. */
-function eachOf(bench: Bench, steps: ToldStep[], said: Saying, way: (bench: Bench, step: ToldStep) => Way): Way {
+/** The waves of several boards put off, as one way. */
+function allPutOff(bench: Bench, steps: ToldStep[], said: Saying): Way {
   const ways: Way[] = [];
   let at = bench;
   for (const step of steps) {
-    const next = way(at, step);
+    const next = putOff(at, step.id, said);
     ways.push(next);
     if (next.happening.kind === 'replanned') at = { ...at, session: { ...at.session, told: next.happening.told } };
   }
   const last = ways.at(-1)!;
   if (ways.length === 1 || last.happening.kind !== 'replanned') return last;
-  const does = ways.map((w) => w.does).join(' ');
+  const does = leaveSays([...new Set(steps.flatMap((s) => s.boards.map((b) => b.name)))]);
   return {
     ...last,
     does,
@@ -100,7 +101,7 @@ export const whitePast: Look = (bench, said) => {
   const still = heatUntil - since;
   const fresh = freshWhite(bench, steps, still - steps.length * needs(bench, step), said);
   const same = still > 0 ? [allTheSame(name, bench.now + still * MINUTE)] : [];
-  const off = eachOf(bench, steps, said, (at, s) => putOff(at, s.id, said));
+  const off = allPutOff(bench, steps, said);
   const plain = plainSea(bench, steps, said);
   const [first, ...others] = fresh ? [fresh, ...same, off, plain] : [off, ...same, plain];
   return {
@@ -162,10 +163,7 @@ export const whiteLate: Look = (bench, said) => {
   const steps = late.filter((w) => w.step.batch === step.batch).map((w) => w.step);
   const fresh = freshWhite(bench, steps, heatUntil - since - steps.length * needs(bench, step), said);
   if (fresh) ways.push(fresh);
-  ways.push(
-    eachOf(bench, steps, said, (at, s) => putOff(at, s.id, said)),
-    plainSea(bench, steps, said),
-  );
+  ways.push(allPutOff(bench, steps, said), plainSea(bench, steps, said));
   const next = retimed(session.told, bench).steps.find((s) => stepKey(s.id) === stepKey(step.id))!;
   return {
     name: `white late ${stepKey(step.id)}`,

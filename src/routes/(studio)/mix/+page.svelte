@@ -73,6 +73,7 @@
         <button type="button" class="button" onclick={save}>Cups as CSV</button>
         <a class="button {shared.write.byScale ? '' : 'button-main'}" href="/mix/sheet?with={query}">Mix sheet</a>
         <a class="button {shared.write.byScale ? 'button-main' : ''}" href="/scale?with={query}&batch={number}">At the scale</a>
+        <a class="button" href="/pieces/{chosen[0]!.plan.piece.id}?start&with={query}">Start the pour</a>
       </div>
     {/if}
   </div>

@@ -49,7 +49,9 @@
   </div>
   <div class="flex shrink-0 flex-col gap-2">
     {#if session.kind === 'pour'}
-      <a class="button button-main min-h-11!" href="/pieces/{session.pieceIds[0]}?start">Start the pour</a>
+      <a class="button button-main min-h-11!" href="/pieces/{session.pieceIds[0]}?start&with={session.pieceIds.slice(1).join(',')}"
+        >Start the pour</a
+      >
       <a class="button" href="/mix/sheet?with={mix}">Mix sheet</a>
     {:else}
       <button

@@ -1,206 +1,270 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { tinykeys } from 'tinykeys';
   import { page } from '$app/state';
   import { cautionFor } from '#core/advice';
-  import type { ToldStep } from '#core/document';
+  import type { CupNow, Way } from '#core/bench';
+  import { cupKey } from '#core/document';
   import { say } from '#core/pour';
-  import { readSession } from '#core/record';
-  import { writeDuration } from '#core/units';
-  import { Live } from '$lib/store/live.svelte';
+  import { isPass, stepsLeft, type Happening } from '#core/record';
+  import { thicknessWord } from '#core/units';
   import { benchClock } from '$lib/store/clock';
-  import type { Happening } from '#core/record';
-import { record } from '$lib/store/pours';
-  import { readPour } from '$lib/store/studio';
   import { shared } from '$lib/store/shared.svelte';
-  import { attempt } from '$lib/ui/attempt';
-  import { bench, clockTime, minutes, running, seconds } from '$lib/ui/clock.svelte';
-  import Amounts from './Amounts.svelte';
+  import { bench, clockTime, dayAndTime, running, seconds } from '$lib/ui/clock.svelte';
+  import type { Asks } from './Asked.svelte';
+  import { Awake } from './awake.svelte';
   import Beside from './Beside.svelte';
+  import { clockSays } from './clock';
   import CupStrip from './CupStrip.svelte';
-  import Weigh from './Weigh.svelte';
+  import { listen } from './keys';
+  import { Leading } from './leading.svelte';
+  import Over from './Over.svelte';
+  import { Pouring } from './pouring.svelte';
+  import { newlySaid, type Sayable } from './spoken';
+  import StepNow from './StepNow.svelte';
+  import { voice } from './voice.svelte';
 
   /** One step at a time, at arm's length. Whatever is shown was stored first, so a reload goes on where it was. */
-  const live = $derived.by(() => {
-    const id = page.params['id']!;
-    return { id, pour: new Live(async () => ({ found: await readPour(id) })) };
-  });
-  const answer = $derived(live.pour.current);
-  const session = $derived(answer?.found && readSession(answer.found));
+  const pouring = $derived(new Pouring(page.params['id']!));
+  const session = $derived(pouring.session);
   const settings = $derived(shared.settings);
-
   const told = $derived(session?.told);
   const step = $derived(session?.current);
-  const steps = $derived(told?.steps ?? []);
-  const number = $derived(step ? steps.indexOf(step) + 1 : steps.length);
   const words = $derived(step && told && settings && say(step, told, shared.write));
-  const caution = $derived(step && session && cautionFor(step, session.pour.planned.pieces, session.pour.planned.colourants));
-  /** The batch the clock is about: the one of the step at hand. */
-  const batchIndex = $derived(step?.batch ?? 0);
-  const batch = $derived(told?.batches[batchIndex]);
-  let dialogs = $state.raw<typeof import('./dialogs')>();
+  const busy = $derived(pouring.busy);
+
+  /** What stands beside the words is fetched when they have been drawn; where it cannot be, the words alone can be poured by. */
+  let parts = $state.raw<typeof import('./parts')>();
+  let alone = $state(false);
   onMount(async () => {
-    dialogs = await import('./dialogs');
+    try {
+      parts = await import('./parts');
+    } catch {
+      alone = true;
+    }
   });
+  const atBench = $derived(parts && new parts.AtBench(() => pouring.session));
+  const at = $derived(atBench?.bench);
+
+  /** Before A and B meet it is asked what must be so, until all of that was met or passed over. */
+  const fresh = $derived(Boolean(session && step && !session.mixedAt.size && !session.doneAt.size));
+  const toSee = $derived(fresh && parts && session ? parts.openItems(session, shared.write) : []);
+  const before = $derived(toSee.length > 0);
+  const caution = $derived(step && session && cautionFor(step, session.pour.planned.pieces, session.pour.planned.colourants));
+  /** What the checklist said is not said again at the step. */
+  const stepCaution = $derived(step?.id.batch === 0 && parts ? undefined : caution);
+
+  /** The batch the clock is about: the one of the step at hand, with its windows as they run by what was measured. */
+  const batchIndex = $derived(step?.batch ?? 0);
+  const toldBatch = $derived(told?.batches[batchIndex]);
+  const batch = $derived(parts && at && toldBatch ? parts.asRuns(at, batchIndex, toldBatch) : toldBatch);
   const mixed = $derived(session?.mixedAt.get(batchIndex));
   const since = $derived(mixed === undefined ? undefined : Math.max(0, (bench.now - mixed) / 60_000));
+  /** So long after it was mixed, a running clock says less than the day, min. */
+  const LONG = 12 * 60;
   /** How far the wall's clock went on at once while this was in view, ms. */
   const skipped = $derived(bench.now ? benchClock.skipped : 0);
-  const name = $derived(session?.pour.planned.pieces.map((p) => p.name).join(', ') ?? '');
+  const name = $derived(session?.pour.planned.pieces.map((p) => p.name).join(' and ') ?? '');
   const laid = $derived(session?.events.some((e) => e.kind === 'did' || e.kind === 'poured') ?? false);
+  const heating = $derived(Boolean(step && isPass(step.id)));
+  const celsius = $derived(at?.celsius ?? session?.pour.roomC ?? 0);
 
+  let asks = $state<Asks>();
   let writing = $state(false);
-  let busy = $state(false);
-  let noting = $state(false);
-  let leaving = $state(false);
-  let beading = $state(false);
+  let cup = $state.raw<CupNow>();
+  /** A step that lays the cup that was tapped, out of turn. */
+  const lays = $derived(
+    cup && session && session.mixedAt.has(cup.cup.batch)
+      ? stepsLeft(session).find((s) => s.id.does === 'pour' && s !== step && s.uses.some((u) => u.ml > 0 && cupKey(u.cup) === cup!.key))
+      : undefined,
+  );
 
-  async function happen(happening: Happening) {
-    if (busy) return;
-    busy = true;
-    const stored = await attempt(() => record(live.id, happening));
-    busy = false;
-    return stored;
+  const replan = $derived(step && !before ? atBench?.replan : undefined);
+  /** A plan that only stands by is opened when it is asked for. */
+  let looking = $state('');
+  const offered = $derived(replan && (replan.urgent || looking === replan.name) ? replan : undefined);
+  let way = $state(0);
+
+  const tap = (happening: Happening | undefined) => void pouring.tap(happening);
+  const done = () => step && tap(pouring.doneOf(step));
+  const heat = () => tap(step && heating ? pouring.doneOf(step) : { kind: 'heat pass' });
+  const hold = () => tap({ kind: session?.held === undefined ? 'held' : 'went on' });
+  const undo = () => session?.events.length && void pouring.undo();
+  const ready = (as: 'seen to' | 'passed over'): Happening => ({ kind: 'ready', items: toSee, as });
+  function take(chosen: Way) {
+    way = 0;
+    tap(chosen.happening);
   }
-
-  /** A weight is stored when its field is left, which is mostly by the press on what comes next: that press must not be lost. */
-  const keepWeight = (happening: Happening) => attempt(() => record(live.id, happening));
-
-  const happeningOf = (s: ToldStep): Happening =>
-    s.id.does === 'mix'
-      ? { kind: 'mixed', batch: s.id.batch ?? s.batch }
-      : s === steps.at(-1)
-        ? { kind: 'done' }
-        : { kind: 'did', step: s.id };
-
-  /** A second tap this soon, ms, is a slip of the glove and not the next step done. */
-  const SLIP = 400;
-  let tapped = -Infinity;
-  async function tap(happening: Happening) {
-    if (performance.now() - tapped < SLIP) return;
-    tapped = performance.now();
-    // one that could not be stored may be tried again at once
-    if (!(await happen(happening))) tapped = -Infinity;
+  function keepPlan() {
+    if (offered?.urgent) tap({ kind: 'refused', plan: offered.name });
+    [way, looking] = [0, ''];
   }
-  const done = () => step && tap(happeningOf(step));
-  const heat = () => tap(step?.id.does === 'heat' ? happeningOf(step) : { kind: 'heat pass' });
-  const last = $derived(session?.events.at(-1));
-  const takeBack = () => last && happen({ kind: 'undone', undoes: last.seq });
-  const free = (event: KeyboardEvent): boolean =>
-    !noting && !leaving && !beading && !writing && !(event.target instanceof HTMLInputElement) && !event.repeat;
+  function openCup(chosen: CupNow | undefined) {
+    if (!chosen) return;
+    cup = chosen;
+    asks = 'cup';
+  }
+  function space() {
+    if (before) return tap(ready('seen to'));
+    if (session?.held !== undefined) return hold();
+    // a plan that waits for an answer is not answered by a press meant for the step
+    if (!offered) done();
+  }
+  function digit(n: number) {
+    if (offered) way = Math.min(n, offered.ways.length) - 1;
+    else if (parts && session && !before) openCup(parts.cupsNow(session)[n - 1]);
+  }
   $effect(() =>
-    tinykeys(window, {
-      Space: (e) => {
-        if (free(e) && !(e.target instanceof HTMLButtonElement)) {
-          e.preventDefault();
-          void done();
-        }
+    listen({
+      does: {
+        h: () => laid && heat(),
+        n: () => step && (asks = 'note'),
+        u: undo,
+        e: () => step && !before && (asks = 'otherwise'),
+        p: () => step && !before && hold(),
+        r: () => replan && (looking = replan.name),
+        y: () => offered && take(offered.ways[way] ?? offered.ways[0]),
+        o: () => (before ? tap(ready('passed over')) : keepPlan()),
+        ...Object.fromEntries(Array.from({ length: 9 }, (_, i) => [String(i + 1), () => digit(i + 1)])),
       },
-      h: (e) => {
-        if (free(e) && laid) void heat();
-      },
-      n: (e) => {
-        if (free(e) && step) {
-          e.preventDefault();
-          noting = true;
-        }
-      },
-      u: (e) => {
-        if (free(e)) void takeBack();
-      },
+      space,
+      foot: voice.foot,
+      taken: () => asks !== undefined || writing,
     }),
   );
+
+  const awake = new Awake();
+  const underWay = $derived(step !== undefined);
+  $effect(() => (underWay ? awake.hold() : undefined));
+  const leading = new Leading();
+  $effect(() => leading.lead(pouring.id));
+
+  /** What is said aloud: each step as it comes, each turn of its clock, and what goes another way. */
+  const several = $derived((session?.pour.planned.pieces.length ?? 0) > 1);
+  const white = $derived(Boolean(session && stepsLeft(session).some((s) => s.id.does === 'white' && s.batch === batchIndex)));
+  const sayable = $derived<Sayable>({
+    step:
+      step && words && !before
+        ? [
+            ...(several && step.boards.length ? [`${step.boards.map((b) => b.name).join(' and ')}.`] : []),
+            words.says,
+            words.amounts.map((a) => `${a.name} ${a.amount}`).join(', '),
+          ].join(' ')
+        : '',
+    turn: since === undefined ? '' : clockSays(batch, since, white).title,
+    replan: offered?.says ?? '',
+  });
+  let saidBefore: Sayable = { step: '', turn: '', replan: '' };
+  $effect(() => {
+    const { text, calls } = newlySaid(sayable, saidBefore);
+    saidBefore = sayable;
+    if (!text || leading.here !== true) return;
+    voice.say(text);
+    if (calls) voice.call();
+  });
+  onMount(() => () => voice.quiet());
+
+  /** How thick the white of a batch is by now, in a word. */
+  function body(of: number): string | undefined {
+    const own = at?.clocks[of]?.cups.find((c) => c.cup?.white);
+    const from = session?.mixedAt.get(of);
+    return own && from !== undefined ? thicknessWord(own.thickness(Math.max(0, (bench.now - from) / 60_000))) : undefined;
+  }
 </script>
 
 <svelte:head><title>Pouring {name} · Nerite</title></svelte:head>
 
 <div class="flex min-h-dvh flex-col bg-night text-nighttext lg:h-dvh">
-  {#if session && settings && told}
+  {#if session && settings && told && (parts || alone || !fresh)}
     <!-- on a small screen the clock stays above what scrolls, and the button of the step below it -->
-    <header class="sticky top-0 z-10 flex shrink-0 flex-wrap items-center gap-x-5 border-b border-nightline bg-night px-4 sm:gap-y-1">
-      <h1 class="flex items-baseline gap-3 text-[21px] max-sm:sr-only">
-        Pouring <span class="font-sans text-[15px] text-nighttext">{name}</span>
+    <header class="sticky top-0 z-10 flex shrink-0 flex-wrap items-center gap-x-4 border-b border-nightline bg-night px-4 sm:gap-y-1">
+      <h1 class="flex min-w-0 items-baseline gap-3 text-[21px] max-sm:sr-only">
+        Pouring <span class="truncate font-sans text-[15px] text-nighttext">{name}</span>
       </h1>
       <p class="flex gap-4 text-[15px] max-sm:order-last max-sm:w-full max-sm:pb-2 sm:ml-auto">
         <span>{clockTime(seconds.now)}</span>
-        <span class="text-nightsoft">{shared.write.temperature(session.pour.roomC)}</span>
-        {#if since !== undefined}<span class="text-nightsoft"
-            >mixed <b class="font-normal text-nighttext" data-testid="since">{running(since)}</b> ago</span
+        <span class="text-nightsoft">{shared.write.temperature(celsius)}</span>
+        {#if since !== undefined && mixed !== undefined}<span class="text-nightsoft"
+            >mixed <b class="font-normal text-nighttext" data-testid="since">{since > LONG ? dayAndTime(mixed) : running(since)}</b>
+            {since > LONG ? '' : 'ago'}</span
           >{/if}
       </p>
-      {#if step}<button type="button" class="inline-flex min-h-16 items-center px-3 underline" onclick={() => (leaving = true)}
-          >Abandon it</button
+      {#if step && !before}<button type="button" class="inline-flex min-h-16 items-center gap-2 px-3 underline" onclick={hold}
+          >{session.held === undefined ? 'Hold' : 'Go on'} <kbd class="text-nightsoft">P</kbd></button
+        >{/if}
+      {#if step}<button type="button" class="inline-flex min-h-16 items-center px-3 underline" onclick={() => (asks = 'voice')}
+          >Voice</button
         >{/if}
       <a href="/pieces/{session.pour.of[0]!.pieceId}" class="inline-flex min-h-16 items-center px-3 underline">Leave for now</a>
     </header>
-    <div class="grid min-h-0 grow lg:grid-cols-[minmax(0,2fr)_minmax(0,1fr)]">
-      <main class="flex min-h-0 flex-col gap-4 px-5 py-6 sm:px-10 lg:overflow-y-auto">
-        {#if skipped > 60_000}
-          <div role="alert" class="border-l-3 border-[#d9a441] pl-3 text-[17px]">
-            <p>The clock of this device went on by {writeDuration(skipped / 60_000)} at once. If it slept meanwhile, that time counts.</p>
-            <div class="mt-2 flex flex-wrap gap-3">
-              <button type="button" class="button-bench" onclick={() => benchClock.settle(true)}>It slept: count it</button>
-              <button type="button" class="button-bench" onclick={() => benchClock.settle(false)}>The clock was set</button>
-            </div>
-          </div>
-        {/if}
-        {#if step && words}
-          <p class="text-[18px] text-nightsoft">
-            Step {number} of {steps.length}{step.coat ? ` · ${step.coat.name}` : ''}
-          </p>
-          <p class="font-serif text-[32px] leading-[1.1] text-balance sm:text-[46px]" role="status">{words.says}</p>
-          <Amounts amounts={words.amounts} />
-          <p class="max-w-prose text-[19px] text-nightsoft">{words.detail}</p>
-          {#if step.id.does === 'mix' && batch}
-            {#if shared.write.byScale}{#key batchIndex}<Weigh {session} number={batchIndex} onrecord={keepWeight} bind:writing />{/key}{/if}
-            <a class="button-bench self-start" href="/scale?pour={session.pour.id}&batch={batchIndex}">At the scale</a>
+    {#if before && parts}
+      <parts.Before {session} {caution} {busy} ontap={tap} />
+    {:else}
+      <div class="grid min-h-0 grow lg:grid-cols-[minmax(0,1fr)_minmax(0,340px)]">
+        <main class="flex min-h-0 flex-col gap-3 px-5 py-5 sm:px-8">
+          {#if skipped > 60_000}{#await import('./Skipped.svelte') then { default: Skipped }}<Skipped by={skipped} />{/await}{/if}
+          {#if pouring.held.length}{#await import('./Held.svelte') then { default: Held }}<Held {pouring} />{/await}{/if}
+          {#if leading.here === false && step}
+            <p class="border-l-3 border-nightline pl-3 text-[16px] text-nightsoft">
+              Another window pours this. Both show the same and both can be pressed; only the other one speaks and sounds.
+            </p>
           {/if}
-          {#if caution}<p class="max-w-prose border-l-3 border-[#d9a441] pl-3 text-[16px]">{caution}</p>{/if}
-          <div class="mt-auto flex flex-wrap gap-3 pt-2 max-lg:contents">
-            <button
-              type="button"
-              class="button-bench button-bench-main max-lg:sticky max-lg:bottom-3 max-lg:z-10"
-              disabled={busy}
-              onclick={done}>{words.does} <kbd>space</kbd></button
-            >
-            <div class="contents max-lg:flex max-lg:flex-wrap max-lg:gap-3">
-              <button type="button" class="button-bench" disabled={busy || !laid} onclick={heat}>Heat pass <kbd>H</kbd></button>
-              <button type="button" class="button-bench" onclick={() => (noting = true)}>Note <kbd>N</kbd></button>
-              <button type="button" class="button-bench" disabled={busy || !last} onclick={takeBack}>Undo <kbd>U</kbd></button>
+          {#if !step || !words}
+            <Over {pouring} {session} {parts} />
+          {:else if session.held !== undefined}
+            <p class="font-serif text-[32px] leading-[1.1] sm:text-[46px]" role="status">Held since {clockTime(session.held)}</p>
+            <p class="max-w-prose text-[19px] text-nightsoft">
+              The mix goes on ageing. When you go on, what is left is looked at again by its clock. Next: {words.says}
+            </p>
+            <div class="mt-auto flex flex-wrap gap-3 pt-2">
+              <button type="button" class="button-bench button-bench-main" disabled={busy} onclick={hold}>Go on <kbd>space</kbd></button>
             </div>
-          </div>
-        {:else if session.abandoned}
-          <p class="font-serif text-[32px] leading-[1.1] sm:text-[46px]" role="status">This pour was abandoned.</p>
-          <p class="max-w-prose text-[19px] text-nightsoft">{session.abandoned.why} The piece stands as before.</p>
-          <div class="mt-auto flex flex-wrap gap-3">
-            <a class="button-bench button-bench-main" href="/pieces/{session.pour.of[0]!.pieceId}">To the piece</a>
-            <button type="button" class="button-bench" disabled={busy} onclick={takeBack}>Undo <kbd>U</kbd></button>
-          </div>
-        {:else if session.done !== undefined}
-          <p class="font-serif text-[32px] leading-[1.1] sm:text-[46px]" role="status">The pour is done.</p>
-          <p class="max-w-prose text-[19px] text-nightsoft">It is in the log. Say there how it came out once it has cured.</p>
-          <div class="mt-auto flex flex-wrap gap-3">
-            <a class="button-bench button-bench-main" href="/log/{session.pour.id}">To the log</a>
-            <button type="button" class="button-bench" disabled={busy} onclick={takeBack}>Undo <kbd>U</kbd></button>
-          </div>
-        {:else}
-          <p class="font-serif text-[32px] leading-[1.1] sm:text-[46px]" role="status">Nothing more was told for this pour.</p>
-          <p class="max-w-prose text-[19px] text-nightsoft">
-            {steps.length ? 'Every step is done.' : 'It was stored without a plan this version can read; what was recorded is kept.'} End it when
-            the boards are covered.
-          </p>
-          <div class="mt-auto flex flex-wrap gap-3">
-            <button type="button" class="button-bench button-bench-main" disabled={busy} onclick={() => tap({ kind: 'done' })}
-              >The pour is done</button
-            >
-            <button type="button" class="button-bench" disabled={busy || !last} onclick={takeBack}>Undo <kbd>U</kbd></button>
-          </div>
-        {/if}
-      </main>
-      <Beside {session} {step} number={batchIndex} {since} now={minutes.now} onbead={() => (beading = true)} />
-    </div>
-    <CupStrip {session} onstep={(s) => tap({ kind: 'did', step: s.id })} />
-  {:else if answer && !answer.found}
+          {:else if offered && parts}
+            <parts.ReplanPanel replan={offered} bind:chosen={way} {busy} ontake={take} onkeep={keepPlan} />
+            <p class="shrink-0 truncate text-[17px] text-nightsoft">The step at hand: {words.says}</p>
+          {:else}
+            <!-- in a low window it scrolls, and must be reached without a mouse -->
+            <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+            <div class="min-h-0 grow -outline-offset-2 lg:overflow-y-auto" tabindex="0" role="group" aria-label="The step at hand">
+              <StepNow {pouring} {session} {step} {words} caution={stepCaution} {at} {parts} leads={leading.here === true} bind:writing />
+            </div>
+            {#if replan}
+              <p class="flex shrink-0 flex-wrap items-center gap-3 text-[17px]">
+                {replan.says}
+                <button type="button" class="min-h-16 px-3 underline" onclick={() => (looking = replan.name)}
+                  >Plan the rest again <kbd class="text-nightsoft">R</kbd></button
+                >
+              </p>
+            {/if}
+            <p class="min-h-6 shrink-0 truncate text-[16px] text-nightsoft" data-testid="caption">
+              {voice.caption ? `Said: ${voice.caption}` : ''}
+            </p>
+            <div class="flex shrink-0 flex-wrap gap-3 max-lg:contents">
+              <button
+                type="button"
+                class="button-bench button-bench-main max-lg:sticky max-lg:bottom-3 max-lg:z-10"
+                disabled={busy}
+                onclick={done}>{heating && session.heatOn === undefined ? 'Start the pass' : words.does} <kbd>space</kbd></button
+              >
+              <div class="contents max-lg:flex max-lg:flex-wrap max-lg:gap-3">
+                {#if !heating}<button type="button" class="button-bench" disabled={busy || !laid} onclick={heat}
+                    >Heat pass <kbd>H</kbd></button
+                  >{/if}
+                <button type="button" class="button-bench" disabled={!at} onclick={() => (asks = 'otherwise')}
+                  >Something else <kbd>E</kbd></button
+                >
+                <button type="button" class="button-bench" onclick={() => (asks = 'note')}>Note <kbd>N</kbd></button>
+                <button type="button" class="button-bench" disabled={busy || !session.events.length} onclick={undo}
+                  >Undo <kbd>U</kbd></button
+                >
+              </div>
+            </div>
+          {/if}
+        </main>
+        <Beside {session} {step} number={batchIndex} {batch} {since} {at} {parts} />
+      </div>
+      <CupStrip {session} now={bench.now} {body} oncup={openCup} />
+    {/if}
+  {:else if pouring.read && !session}
     <main class="p-8">
       <h1 class="text-[28px]">This pour is not in the studio</h1>
       <p class="mt-2 text-nightsoft">The studio may have been replaced by another file.</p>
@@ -211,14 +275,17 @@ import { record } from '$lib/store/pours';
   {/if}
 </div>
 
-<!-- dialogs are fetched when the steps have been drawn -->
-{#if dialogs}
-  <dialogs.NoteDialog bind:open={noting} onkeep={(text) => happen({ kind: 'note', text })} />
-  {#if session}<dialogs.BeadDialog
-      bind:open={beading}
-      {since}
-      celsius={session.pour.roomC}
-      onkeep={({ area, angle, run, seconds: time, celsius }) =>
-        happen({ kind: 'bead check', batch: batchIndex, area, angle, run, seconds: time, celsius })}
-    /><dialogs.AbandonDialog bind:open={leaving} pourId={session.pour.id} mixed={session.mixedAt.size > 0} />{/if}
+{#if parts && session}
+  <parts.Asked
+    {session}
+    {pouring}
+    {at}
+    bind:asks
+    {cup}
+    {since}
+    {celsius}
+    number={batchIndex}
+    awake={awake.kept}
+    lays={lays && { kind: 'did', step: lays.id }}
+  />
 {/if}

@@ -7,16 +7,20 @@
     open: boolean;
     title: string;
     says: string;
+    /** It holds more than a question. */
+    wide?: boolean;
     children: Snippet;
   }
-  let { open = $bindable(), title, says, children }: Props = $props();
+  let { open = $bindable(), title, says, wide = false, children }: Props = $props();
 </script>
 
 <Dialog.Root bind:open>
   <Dialog.Portal>
     <Dialog.Overlay class="fixed inset-0 z-40 bg-night/70" />
     <Dialog.Content
-      class="fixed top-1/2 left-1/2 z-50 w-[min(560px,calc(100vw-32px))] -translate-x-1/2 -translate-y-1/2 rounded-[5px] border border-nightline bg-night p-5 text-nighttext"
+      class="fixed top-1/2 left-1/2 z-50 max-h-[calc(100dvh-24px)] {wide
+        ? 'w-[min(860px,calc(100vw-24px))]'
+        : 'w-[min(560px,calc(100vw-32px))]'} overflow-y-auto -translate-x-1/2 -translate-y-1/2 rounded-[5px] border border-nightline bg-night p-5 text-nighttext"
     >
       <Dialog.Title class="font-serif text-[22px]">{title}</Dialog.Title>
       <Dialog.Description class="text-nightsoft">{says}</Dialog.Description>

@@ -2,6 +2,7 @@
   import { Dialog } from 'bits-ui';
   import { untrack } from 'svelte';
   import { goto } from '$app/navigation';
+  import { page } from '$app/state';
   import { coatName } from '#core/coat';
   import { limits, type Method } from '#core/document';
   import type { PiecePlan } from '#core/plan';
@@ -17,11 +18,12 @@
   import { airs } from '$lib/ui/airs.svelte';
   import { dayAndTime } from '$lib/ui/clock.svelte';
   import { thermometer } from '$lib/ui/thermometer.svelte';
+  import { whereAllStand } from '$lib/ui/standings.svelte';
   import Field from '$lib/ui/Field.svelte';
   import BenchChange from './BenchChange.svelte';
 
   /**
-   * Asks which pour, says what stands in its way, and asks for the room as it is now, since every clock of the pour runs on
+   * Asks which pour and what goes along with it, says what stands in its way, and asks for the room as it is now, since every clock of the pour runs on
    * it. Where the bench is warmer or colder than planned, what changes stands beside the plan before anything is mixed.
    */
   interface Props {
@@ -38,6 +40,8 @@
   let warmed = $state('');
   let insist = $state(false);
   let number = $state(0);
+  /** Pieces that are poured along with it. */
+  let along = $state<string[]>([]);
   let take = $state<'planned' | 'new'>('planned');
   const settings = $derived(shared.settings!);
   /** Each time it opens it begins with the room as it is read now, or as it should be. */
@@ -52,16 +56,46 @@
     number = untrack(() => offered);
     insist = false;
     take = 'planned';
+    along = untrack(usual);
   });
   const read = (typed: string) =>
     readWithin(temperature, typed, limits.room, 'A room', (v) => shared.write.temperature(v), settings.temperature);
 
   const pour = $derived(plan.pours[number]);
-  /** What is not as it should be below this pour, in sentences. */
-  const below = $derived(open ? whatIsBelow(plan, standing, number, Date.now(), dayAndTime) : []);
+  /** Other pieces whose next pour can go along in the same session, by turns and out of the same mixings. */
+  const others = $derived.by(() => {
+    if (!open) return [];
+    return (whereAllStand(Date.now()) ?? []).flatMap((s) => {
+      const own = s.piece.id === piece.id || s.open || !s.next ? undefined : planner.planIfAble(s.piece, plan.means);
+      const next = own && own.pours.findIndex((p, i) => i >= s.next!.pour && p.batches.length > 0);
+      return own && next !== undefined && next >= 0 ? [{ plan: own, pour: next, standing: s }] : [];
+    });
+  });
+  /** Those that are always poured together, or that another screen sent here with it. */
+  function usual(): string[] {
+    const set = shared.diary?.find((e) => e.kind === 'together' && e.pieceIds.includes(piece.id));
+    const sent = (page.url.searchParams.get('with') ?? '').split(',').map((part) => part.split(':')[0]!);
+    return [...(set?.kind === 'together' ? set.pieceIds : []), ...sent];
+  }
+  const chosen = $derived([{ plan, pour: number, standing }, ...others.filter((o) => along.includes(o.plan.piece.id))]);
+
+  /** What is not as it should be below these pours, in sentences. */
+  const below = $derived(
+    open
+      ? chosen.flatMap((c) =>
+          whatIsBelow(c.plan, c.standing, c.pour, Date.now(), dayAndTime).map((text) =>
+            chosen.length > 1 ? `${c.plan.piece.name}: ${text}` : text,
+          ),
+        )
+      : [],
+  );
 
   /** What is to have been brushed on before it, and be dry. */
-  const brushed = $derived(workBetween(piece, plan.means.method).filter((b) => pour?.coats.some((c) => c.coat.id === b.coat.id)));
+  const brushed = $derived(
+    chosen.flatMap((c) =>
+      workBetween(c.plan.piece, plan.means.method).filter((b) => c.plan.pours[c.pour]?.coats.some((x) => x.coat.id === b.coat.id)),
+    ),
+  );
 
   const reading = $derived(read(text));
   /** Bottles that were warmed today, or not; what the studio mostly does stands there first. */
@@ -73,7 +107,7 @@
   function withBottles({ bottlesC: _, ...method }: Method, celsius: number): Method {
     return Number.isNaN(celsius) ? method : { ...method, bottlesC: celsius };
   }
-  const session = $derived(pour?.batches.length ? planner.together([{ plan, pour: number }], plan.means) : undefined);
+  const session = $derived(pour?.batches.length ? planner.together(chosen, plan.means) : undefined);
   /** What it is planned with at the temperature that was read. */
   const here = $derived(
     reading.ok && bottles.ok
@@ -81,7 +115,14 @@
       : undefined,
   );
   const kept = $derived(session && here && planner.inOtherAir(session, here));
-  const anew = $derived(session && here && planner.together([{ plan: planner.plan(piece, here), pour: number }], here));
+  const anew = $derived(
+    session &&
+      here &&
+      planner.together(
+        chosen.map((c) => ({ plan: planner.plan(c.plan.piece, here), pour: c.pour })),
+        here,
+      ),
+  );
   /** Nearer than this to what was planned is as planned, K. */
   const AS_PLANNED = 0.75;
   const bench = $derived(here === undefined ? 0 : here.air(0) - plan.means.air(0));
@@ -101,8 +142,8 @@
       const { resins, colourants } = means;
       const { method } = here;
       const id = await startPour({
-        of: [{ pieceId: piece.id, coatIds: pour.coats.map((c) => c.coat.id) }],
-        planned: { pieces: [piece], resins, colourants, room, method },
+        of: chosen.map((c) => ({ pieceId: c.plan.piece.id, coatIds: c.plan.pours[c.pour]!.coats.map((x) => x.coat.id) })),
+        planned: { pieces: chosen.map((c) => c.plan.piece), resins, colourants, room, method },
         told: tell(choice && take === 'new' ? anew : kept, roomC),
         roomC,
       });
@@ -119,7 +160,7 @@
     >
       <Dialog.Title class="font-serif text-[22px]">Pour {number + 1} of {piece.name}</Dialog.Title>
       <Dialog.Description class="mt-1 text-soft">
-        {pour?.coats.map((c) => c.name).join(', ')}: {pour?.batches
+        {pour?.coats.map((c) => c.name).join(', ')}: {session?.batches
           .map((b) => `${shared.write.volume(b.ml)} of ${b.resin.name}`)
           .join(', ') || 'nothing to mix'}.
       </Dialog.Description>
@@ -136,6 +177,20 @@
                 >{/each}</select
             ></label
           >
+        {/if}
+        {#if others.length}
+          <fieldset>
+            <legend class="text-soft">In the same session, board by turns, out of the same mixings</legend>
+            <div class="mt-1 flex max-h-28 flex-wrap gap-x-4 overflow-y-auto">
+              {#each others as o (o.plan.piece.id)}
+                <label class="flex min-h-8 items-center gap-2"
+                  ><input type="checkbox" value={o.plan.piece.id} bind:group={along} />{o.plan.piece.name}<span
+                    class="text-[13px] text-soft">pour {o.pour + 1}</span
+                  ></label
+                >
+              {/each}
+            </div>
+          </fieldset>
         {/if}
         {#each below as sentence (sentence)}
           <p class="border-l-3 border-warn bg-warnground px-3 py-2 text-warn">{sentence}</p>

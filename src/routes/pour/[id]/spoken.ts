@@ -1,0 +1,21 @@
+/** What may be said aloud at a moment: the step at hand, what its clock shows, what goes another way. */
+export interface Sayable {
+  step: string;
+  turn: string;
+  replan: string;
+}
+
+/**
+ * What is new since it was looked at last, and whether it calls for the ear: a step is only read out, a turn of the clock and
+ * a plan that goes another way are called.
+ */
+export function newlySaid(now: Sayable, before: Sayable): { text: string; calls: boolean } {
+  const replanned = now.replan !== '' && now.replan !== before.replan;
+  // the first reading of a clock is no turn of it
+  const turned = now.turn !== '' && before.turn !== '' && now.turn !== before.turn;
+  const stepped = now.step !== '' && now.step !== before.step;
+  return {
+    text: [...(replanned ? [now.replan] : []), ...(turned ? [`${now.turn}.`] : []), ...(stepped ? [now.step] : [])].join(' '),
+    calls: replanned || turned,
+  };
+}
