@@ -8,4 +8,5 @@ export { heatPlan, type HeatPlan, LOOK } from './heat';
 export { readyItems, type ReadyItem } from './ready';
 export { type Changed, type Replan, replanOf, type Saying, type Way } from './replan';
 export { retimed } from './retime';
+export { storyOf } from './story';
 export { lyingColours, type Where, whereOf } from './where';

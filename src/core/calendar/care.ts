@@ -84,13 +84,11 @@ export function afterPour(pour: PourSummary, standings: readonly Standing[], air
   return all.filter((c): c is Care => c !== undefined).sort((a, b) => a.from - b.from);
 }
 
-const LOOKS = new Set<CareKind>(['evening', 'morning']);
-
 /**
- * Looks that are still to be taken, of every pour that ended: what the plan of the days does not carry, since it takes a
- * minute and no place. Those that were taken, or are long past, are left out.
+ * What is still to be seen to, of every pour that ended: looks, which the plan of the days does not carry since they take a
+ * minute and no place, and drips and tape in their time. What was seen to, or is long past, is left out.
  */
-export function looksDue(standings: readonly Standing[], airs: Airs, diary: readonly DiaryEntry[], zone: Zone, now: number): Care[] {
+export function careDue(standings: readonly Standing[], airs: Airs, diary: readonly DiaryEntry[], zone: Zone, now: number): Care[] {
   const did = didIn(diary);
   const pours = new Map(
     standings.flatMap((s) => {
@@ -100,7 +98,7 @@ export function looksDue(standings: readonly Standing[], airs: Airs, diary: read
   );
   return [...pours.values()]
     .flatMap((pour) => afterPour(pour, standings, airs, diary, zone))
-    .filter((c) => LOOKS.has(c.kind) && c.until + STILL > now && !c.works.every((w) => did.has(w)))
+    .filter((c) => c.works.length > 0 && c.until + STILL > now && !c.works.every((w) => did.has(w)))
     .sort((a, b) => a.from - b.from);
 }
 

@@ -2,7 +2,7 @@
 export { type Asked, HORIZON_DAYS } from './asked';
 export { becauseOf, beginBy, type Because } from './because';
 export { Planned, type Calendar, type Lane, type Obstacle, type Promise, type Session } from './calendar';
-export { afterPour, type Care, looksDue, sayCare } from './care';
+export { afterPour, type Care, careDue, sayCare } from './care';
 export { compare, type Compared, type Moved } from './compare';
 export { freeIn, hoursOn, momentOn, startingHours, weekdayOf } from './hours';
 export { Maker, type MadeProblem, type Odd } from './problem';

@@ -2,7 +2,8 @@ import { steady, type Air, type Climate } from '#core/air';
 import { measuredDoubts, ordinaryDoubts } from '#core/craft';
 import type { Pour, Told } from '#core/document';
 import { batchClock, toldClockCups, type BatchClock, type Planner } from '#core/plan';
-import { beadChecked, type BeadCheck } from './bead';
+import { beadChecked } from './bead';
+import type { BeadCheck } from './last-bead';
 
 const MINUTE = 60_000;
 

@@ -5,7 +5,8 @@ export { contentsOf, writeContents, writeDose, writeGrains, writeMeasured, write
 export { boardSupplies } from './boards';
 export { toldStudio, withTold } from './older';
 export { type AtBench, benchAir, benchClockOf } from './clock';
-export { beadChecked, type BeadCheck, lastBead } from './bead';
+export { beadChecked } from './bead';
+export { type BeadCheck, lastBead } from './last-bead';
 export { sameCups, sessionFigures } from './session-figures';
 export { weightsOf } from './weights';
 export { insideOf, type WeighLine } from './weigh-lines';

@@ -1,5 +1,9 @@
 <script lang="ts">
-  import type { Lane } from '#core/calendar';
+  import { careDue, sayCare, type Care, type Lane } from '#core/calendar';
+  import { setDone } from '$lib/store/diary';
+  import { shared } from '$lib/store/shared.svelte';
+  import { airs } from './airs.svelte';
+  import { attempt } from './attempt';
   import { zone } from '$lib/zone';
   import { studioCalendar } from './calendar.svelte';
   import { clockTime, dayAndTime, minutes, weekday } from './clock.svelte';
@@ -37,6 +41,12 @@
         stretches: s.stretches,
       })),
   );
+  /** What is to be seen to after pours, each a mark that is pressed when it was. */
+  const care = $derived.by(() => {
+    const standings = whereAllStand(now);
+    return standings && airs.current && shared.diary ? careDue(standings, airs.current, shared.diary, zone, now) : [];
+  });
+  const seenTo = (c: Care, of: string) => attempt(() => setDone(c.works, Date.now(), `${of}: ${sayCare[c.kind].does}`));
   const long = $derived(STEPS[step]! * HOUR);
   const start = $derived(moved ?? (step >= 4 ? zone.dayStart(now, 0) : now - long / 4));
   const end = $derived(start + long);
@@ -189,6 +199,25 @@
           <text x="16" y={TOP + i * ROW + 13} class="fill-ink">{row.name.length > 15 ? `${row.name.slice(0, 14)}…` : row.name}</text>
         </a>
         <DayBars stretches={row.stretches} {x} {start} {end} y={TOP + i * ROW + 2} height={14} />
+        {#each care.filter((c) => c.pieceIds.includes(row.pieceId) && c.until > start && c.from < end) as c (c.kind)}
+          {@const says = `${row.name}: ${sayCare[c.kind].does}, ${dayAndTime(c.from)}. Press when it is done`}
+          <g
+            role="button"
+            tabindex="0"
+            aria-label={says}
+            class="cursor-pointer focus-visible:outline-2"
+            onclick={() => seenTo(c, row.name)}
+            onkeydown={(e) => (e.key === 'Enter' || e.key === ' ') && (e.preventDefault(), void seenTo(c, row.name))}
+          >
+            <title>{says}</title>
+            <rect x={x(c.from) - 9} y={TOP + i * ROW} width="18" height="18" class="fill-transparent" />
+            <path
+              d="M{x(c.from)} {TOP + i * ROW + 3}l6 6l-6 6l-6-6z"
+              class="{c.from <= now ? 'fill-buoy' : 'fill-paper'} stroke-ink"
+              stroke-width="1.500"
+            />
+          </g>
+        {/each}
       {/each}
       {#if now >= start && now < end}
         <path d="M{x(now)} 0V{bottom}" class="stroke-buoy" stroke-width="2" />

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { afterPour, looksDue, sayCare, type Care } from '#core/calendar';
+import { afterPour, careDue, sayCare, type Care } from '#core/calendar';
 import type { DiaryEntry, Piece } from '#core/document';
 import { standingOf, summaryOf } from '#core/record';
 import { airs, empty, means, piece, pourOf, utc } from '../../factories';
@@ -52,15 +52,15 @@ test('taped edges: while soft in its window, after hardening when it can be hand
   assert.ok(taped(undefined).some((c) => c.kind === 'hard'));
 });
 
-test('looks are asked for until they are taken or long past', () => {
+test('what is to be seen to is asked for until it was, or is long past', () => {
   const p = piece();
   const pour = poured(p);
   const stands = (now: number) => [standingOf(p, [pour], around, now)];
   const done = Date.parse(began) + 50 * 60_000;
-  const due = (now: number, diary: DiaryEntry[] = []) => looksDue(stands(now), airs, diary, utc, now).map((c) => c.kind);
-  assert.deepEqual(due(done), ['evening', 'morning']);
+  const due = (now: number, diary: DiaryEntry[] = []) => careDue(stands(now), airs, diary, utc, now).map((c) => c.kind);
+  assert.deepEqual(due(done), ['drips', 'evening', 'morning']);
   const taken: DiaryEntry[] = [{ id: 'x', kind: 'did', operation: `test/care-evening-${pour.id}`, at: began }];
-  assert.deepEqual(due(done, taken), ['morning']);
+  assert.deepEqual(due(done, taken), ['drips', 'morning']);
   assert.deepEqual(due(done + 20 * 3_600_000), ['morning']);
   assert.deepEqual(due(done + 30 * 3_600_000), []);
 });

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { adviseDays, type Short } from '#core/advice';
   import { sayMoment } from '#core/air';
-  import { sayMinutes, todayOf } from '#core/calendar';
+  import { careDue, sayMinutes, todayOf } from '#core/calendar';
   import { comingPours, shelfOf, shortOf, type Coming } from '#core/stock';
   import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
@@ -24,6 +24,9 @@
   const calendar = $derived(studioCalendar.current);
   const standings = $derived(whereAllStand(now));
   const today = $derived(calendar && standings && airs.current && todayOf(calendar, standings, airs.current, now));
+
+  /** What is to be seen to after pours that ended. */
+  const care = $derived(standings && airs.current && shared.diary ? careDue(standings, airs.current, shared.diary, zone, now) : []);
 
   /** What pours of the next three days want and the shelf has not. */
   const SOON = 3 * 86_400_000;
@@ -135,7 +138,7 @@
           ><Watch {findings} /></Sheet
         >
         <Sheet title="Next" aside="three days" class="min-h-32 grow"
-          ><Next next={today.next} closing={today.closing} {calendar} {now} /></Sheet
+          ><Next {care} next={today.next} closing={today.closing} {calendar} {now} /></Sheet
         >
         {#if lesson}
           <Sheet title="Last lesson" aside="{lesson.pieces.join(', ')}, {dayMonth(lesson.started)}" class="shrink-0">

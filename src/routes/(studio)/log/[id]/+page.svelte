@@ -92,7 +92,7 @@
               ></thead
             >
             <tbody>
-              {#each lines as { step, planned, done } (stepKey(step.id))}
+              {#each lines as { step, planned, done, skipped } (stepKey(step.id))}
                 {@const words = wordsOf(step)}
                 <tr class="border-t border-rule text-right [&>td]:px-3 [&>td]:py-1.5">
                   <th scope="row" class="px-3 text-left font-normal"
@@ -102,7 +102,8 @@
                   >
                   <td>{plain(planned, 0)}</td>
                   <td>{done === undefined ? '–' : plain(done, 0)}</td>
-                  <td class="text-left text-soft">{done === undefined ? 'not marked' : difference(planned, done)}</td>
+                  <td class="text-left text-soft">{done !== undefined ? difference(planned, done) : skipped ? 'left out' : 'not marked'}</td
+                  >
                 </tr>
               {/each}
             </tbody>
@@ -110,6 +111,7 @@
           <div class="flex flex-col gap-1 border-t border-line px-3 py-2 text-[13px]">
             {#if whiteLine}<p>{whiteLine}</p>{/if}
             {#await import('./LogAir.svelte') then { default: LogAir }}<LogAir {session} />{/await}
+            {#await import('./LogStory.svelte') then { default: LogStory }}<LogStory {session} />{/await}
             {#if more > 0}<p>{more} heat pass{more > 1 ? 'es' : ''} more than planned.</p>{/if}
             {#each session.told.batches as batch, i (i)}
               {@const w = weighed(session).find((x) => x.batch === i)}
