@@ -21,7 +21,7 @@ const groups = [
   },
   {
     name: 'parts',
-    test: /src\/lib\/(store\/(?!reads|air|asked|diary|notices)|zone|ui\/(?!standings|calendar|DayBars|DayPatterns|Notices|FileButton|Field|LiveField|LengthField|NameField|SchoolField|ruler|TideLine|Thumb|BoardDrawing|together|LineChart|ClockChart|BeadCheck|SliderField|RoomUsual|AirNow|airs|bands|thermometer|hours|theme|table|PaperPage|Findings))|src\/core\/(record\/(times|summary|session)|edit\/(tenth|ids))|node_modules\/(microdiff|tinykeys)\//,
+    test: /src\/lib\/(store\/(?!reads|air|asked|diary|notices|pours|held|edits|patch)|zone|ui\/(?!standings|calendar|DayBars|DayPatterns|Notices|newer|device|FileButton|Field|LiveField|LengthField|NameField|SchoolField|ruler|TideLine|Thumb|BoardDrawing|together|LineChart|ClockChart|BeadCheck|SliderField|RoomUsual|AirNow|airs|bands|thermometer|hours|theme|table|PaperPage|Findings))|src\/core\/(record\/(times|summary|session)|edit\/(tenth|ids))|node_modules\/(microdiff|tinykeys)\//,
     priority: 0,
     minShareCount: 10,
   },

@@ -24,6 +24,8 @@
       // fetched while there is time, so that a failure can be told even when the server is gone
       setTimeout(() => void said.ready(), 3000);
       clearTimeout(timer);
+      // a newer build that was fetched in the background is begun with, unless a pour is under way
+      if ('serviceWorker' in navigator) await (await import('$lib/ui/newer.svelte')).newer.begin();
       await checkStored();
     } catch (error) {
       console.error(error);

@@ -19,6 +19,9 @@ const lays = (pour: Pick<Pour, 'of'>, of: PouredCoats[]): boolean =>
 /** Pours that were begun and neither ended nor given up. */
 const underWay = (): Promise<PourSummary[]> => db.summaries.filter(({ done, abandoned }) => done === undefined && !abandoned).toArray();
 
+/** Whether any pour is under way. */
+export const isPouring = async (): Promise<boolean> => (await underWay()).length > 0;
+
 /**
  * Starts a pour; gives back its id, or that of the one that already lays these coats. All it needs is stored with it, so
  * that no later edit or version changes the record.

@@ -17,6 +17,7 @@
   import StudioFile from './StudioFile.svelte';
   import Bench from './Bench.svelte';
   import Appearance from './Appearance.svelte';
+  import Installed from './Installed.svelte';
   import Telling from './Telling.svelte';
   import Units from './Units.svelte';
 
@@ -109,6 +110,7 @@
       {/if}
       <Appearance />
       <Sheet title="Notices" aside="on this device"><div class="p-4"><Telling /></div></Sheet>
+      <Sheet title="Without its server" aside="on this device"><div class="p-4"><Installed /></div></Sheet>
       <!-- the way out of whatever is damaged stands here before anything else is read -->
       <StudioFile />
       {#if shared.aside?.length}<PutAside aside={shared.aside} />{/if}

@@ -8,7 +8,6 @@
   import { focusOn } from '$lib/ui/focus';
   import Kept from '$lib/ui/Kept.svelte';
   import { AtLeisure } from '$lib/ui/leisure.svelte';
-  import Missing from '$lib/ui/Missing.svelte';
   import Above from './Above.svelte';
   import Chart from './Chart.svelte';
   import Coats from './Coats.svelte';

@@ -1,7 +1,8 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
   import type { Finding } from '#core/advice';
   import type { Point } from '#core/document';
-  import { middleOf, partOf } from '#core/geometry';
+  import { partOf } from '#core/geometry';
   import { chartColours, type PiecePlan } from '#core/plan';
   import { fixed } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
@@ -49,11 +50,13 @@
     return finished ? plan : { ...plan, colours: chartColours(plan.site, plan.cut, plan.means.colourants, stage) };
   });
 
+  let middle = $state.raw<typeof import('./middle')>();
+  onMount(async () => (middle = await import('./middle')));
   const filmOf = (kind: 'sand' | 'sea'): number | undefined =>
     plan.coats.slice(0, drawing.stageOf(plan).coats).find((c) => c.coat.kind === kind)?.film;
   const figures = $derived(
     [{ region: plan.cut.beach, film: filmOf('sand') }, ...plan.cut.sea.map((region) => ({ region, film: filmOf('sea') }))].flatMap((f) => {
-      const at = f.film === undefined || f.region.area < 40 ? undefined : middleOf(f.region);
+      const at = f.film === undefined || f.region.area < 40 ? undefined : middle?.middleOf(f.region);
       return at ? [{ film: f.film!, at }] : [];
     }),
   );

@@ -1,6 +1,5 @@
 import { awaitedBy, isJoined, overOf } from '#core/coat';
-import type { Coat, Over, Piece, Point, Sea } from '#core/document';
-import { middleOf, partsOf } from '#core/geometry';
+import type { Coat, Over, Piece, Sea } from '#core/document';
 import type { CoatPlan, PiecePlan } from '#core/plan';
 import { dayMonth } from '$lib/ui/clock.svelte';
 import { plain, writeShare, writeSpan, type Writes } from '#core/units';
@@ -57,13 +56,4 @@ export const partNames = ({ coats, sea: { edges } }: Piece): string[] => {
   const sea = coats.find((coat) => coat.kind === 'sea');
   const tints = sea?.kind === 'sea' ? sea.tints : [];
   return Array.from({ length: edges.length + 1 }, (_, i) => tints[tints.length - 1 - i]?.name ?? `part ${i + 1}`);
-};
-
-/** The beach and the parts of the sea by name, with the place where a name has most room, mm; parts that are empty are left out. */
-export const namedParts = (plan: PiecePlan): { name: string; area: number; at: Point }[] => {
-  const names = ['beach', ...partNames(plan.piece), ...(plan.piece.sea.areas ?? []).map((a) => a.name)];
-  return partsOf(plan.cut).flatMap((region, i) => {
-    const at = middleOf(region);
-    return at ? [{ name: names[i]!, area: region.area, at }] : [];
-  });
 };

@@ -18,7 +18,8 @@
   import Rulers from '../Rulers.svelte';
   import Section from '../Section.svelte';
   import { View } from '../view.svelte';
-  import { namedParts, overWords, waitWords } from '../words';
+  import { namedParts } from '../named-parts';
+  import { overWords, waitWords } from '../words';
 
   /** All of a piece's plan on one page: drawn, in section, coat by coat and cup by cup, with the work before and after. It shrinks to fit. */
   let { plan, paper, settings }: { plan: PiecePlan; paper: Paper; settings: Settings } = $props();

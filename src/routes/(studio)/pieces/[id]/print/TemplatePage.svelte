@@ -2,7 +2,7 @@
   import { shared } from '$lib/store/shared.svelte';
   import { drawnLines, MARGIN, OVERLAP, pageName, type Paper, type TemplateLayout, type TemplatePage } from '#core/formats';
   import type { PiecePlan } from '#core/plan';
-  import { namedParts } from '../words';
+  import { namedParts } from '../named-parts';
 
   /** One page of the drawing at full size: lines to trace, marks to cut and glue by, and a bar to check the printer with. All in mm. */
   interface Props {
