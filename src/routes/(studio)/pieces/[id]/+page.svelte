@@ -173,12 +173,14 @@
   {#await import('./Undrawable.svelte') then { default: Undrawable }}<Undrawable {editor} {piece} />{/await}
 {:else if shared.pieces && !shared.pieces.some((p) => p.id === editor.id)}
   <main class="p-4">
-    <Missing
-      says="This piece is not in the studio"
-      why="It was removed, or the studio was replaced by another file."
-      href="/pieces"
-      on="All pieces"
-    />
+    {#await import('$lib/ui/Missing.svelte') then { default: Missing }}
+      <Missing
+        says="This piece is not in the studio"
+        why="It was removed, or the studio was replaced by another file."
+        href="/pieces"
+        on="All pieces"
+      />
+    {/await}
   </main>
 {:else}
   <main class="p-4 text-soft" aria-busy="true">Reading the piece.</main>
