@@ -1,5 +1,6 @@
 import assert from 'node:assert/strict';
-import { cupMl, exportStudio, follow, openCoat, openFile, thin, until, visit } from './help';
+import type { Studio } from '#core/document';
+import { allIsSo, cupMl, exportStudio, follow, openCoat, openFile, thin, until, visit } from './help';
 
 visit(
   'a board of 40 m, a side in inchs, a name left out: each says what would be right, and what was typed stays',
@@ -135,22 +136,44 @@ visit(
 );
 
 visit(
-  'a full disk at the bench: an event that could not be stored is not shown as done',
+  'a full disk at the bench: what happened is held in this window and in a file, the pour goes on, and goes to the disk once that can',
   { allow: /quota/i, alone: true },
   async ({ page, context }) => {
     await context.addInitScript(fullDisk);
     await follow(page, '/pieces/kelp-cove-1');
     await page.getByRole('button', { name: 'Start the pour' }).click();
     await page.getByRole('button', { name: 'Start', exact: true }).click();
-    await page.getByText('Bring A and B together').first().waitFor();
+    await allIsSo(page);
+    const at = (words: string) => page.getByRole('main').getByRole('status').filter({ hasText: words }).waitFor();
+    await at('Bring A and B together');
     await page.evaluate('globalThis.__full = true');
     await page.getByRole('button', { name: /A and B are together/ }).click();
     await page.getByText('The disk is full, so this was not stored.').first().waitFor();
-    await page.getByText('Bring A and B together').first().waitFor();
-    await page.evaluate('globalThis.__full = false');
-    await page.getByRole('button', { name: /A and B are together/ }).click();
+    await at('Thin what the cups want too little of.');
     await thin(page);
-    await page.getByText('Lay the beach').waitFor();
+    await at('Lay the beach');
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: 'Save the studio with them as a file' }).click(),
+    ]);
+    const chunks: Buffer[] = [];
+    for await (const chunk of await file.createReadStream()) chunks.push(chunk as Buffer);
+    const kinds = (text: string): string[] => (JSON.parse(text) as Studio).pours.at(-1)!.events.map((e) => e.kind);
+    assert.deepEqual(kinds(Buffer.concat(chunks).toString()), ['ready', 'mixed', 'did']);
+    await page.evaluate('globalThis.__full = false');
+    await page.waitForTimeout(420);
+    await page.getByRole('main').getByRole('button', { name: /^Laid/ }).click();
+    await at('Lay Deep');
+    await page.getByText('are held in this window only').waitFor({ state: 'detached' });
+    await page.reload();
+    await at('Lay Deep');
+    const text = await exportStudio(page);
+    assert.deepEqual(kinds(text), ['ready', 'mixed', 'did', 'did']);
+    const moments = (JSON.parse(text) as Studio).pours.at(-1)!.events.map((e) => Date.parse(e.at));
+    assert.ok(
+      moments.every((m, i) => i === 0 || m > moments[i - 1]!),
+      'each keeps the moment it was pressed',
+    );
   },
 );
 
@@ -158,6 +181,7 @@ visit('a slip at the scale is sized before A and B meet', {}, async ({ page }) =
   await follow(page, '/pieces/kelp-cove-1');
   await page.getByRole('button', { name: 'Start the pour' }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await allIsSo(page);
   await page.getByLabel('A weighed').fill('124.6');
   await page.getByLabel('B weighed').fill('124.6 g');
   await page.getByText('17.3 % too much hardener').waitFor();

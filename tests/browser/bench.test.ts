@@ -2,7 +2,7 @@ import assert from 'node:assert/strict';
 import type { Page } from 'playwright-core';
 import { withDressing } from '#core/edit';
 import { writeStudio, type Piece, type SandCoat, type Studio, type WaveCoat } from '#core/document';
-import { exportStudio, follow, openFile, plainServer, replaced, thin, until, visit } from './help';
+import { allIsSo, exportStudio, follow, openFile, plainServer, replaced, thin, until, visit } from './help';
 import { coated, empty, piece } from '../factories';
 
 const panel = (change: Partial<Piece> = {}): Piece => piece({ id: 'panel', name: 'Harbour board', ...change });
@@ -18,7 +18,7 @@ async function lay(page: Page, piece: Piece, change: Partial<Studio> = {}): Prom
 async function begin(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Start the pour' }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
-  await page.waitForURL('**/pour/**');
+  await allIsSo(page);
 }
 /** What is asked for now: its sentence, its words and its amounts. */
 async function now(page: Page): Promise<{ says: string; amounts: string; all: string }> {
@@ -27,6 +27,12 @@ async function now(page: Page): Promise<{ says: string; amounts: string; all: st
   const [amounts = ''] = (await main.getByRole('list', { name: 'Amounts' }).allInnerTexts()).map((t) => t.replace(/\n/g, ' '));
   return { says, amounts, all: await main.innerText() };
 }
+/** The step at hand and its button; clocks beside them run on. */
+const asked = async (page: Page): Promise<string> => {
+  const main = page.getByRole('main');
+  const says = await main.getByRole('status').first().innerText();
+  return `${says} ${await main.getByText(/^Step \d+ of/).allInnerTexts()} ${await page.locator('.button-bench-main').innerText()}`;
+};
 /** Does every step until the pour is done; gives back what each asked for. */
 async function pourAll(page: Page): Promise<Awaited<ReturnType<typeof now>>[]> {
   const steps: Awaited<ReturnType<typeof now>>[] = [];
@@ -36,10 +42,11 @@ async function pourAll(page: Page): Promise<Awaited<ReturnType<typeof now>>[]> {
     steps.push(step);
     // a second tap too soon is taken for a slip of the glove
     await page.waitForTimeout(420);
+    const before = await asked(page);
     await page.locator('.button-bench-main').click();
     await until(
-      () => page.getByRole('main').innerText(),
-      (all) => all !== step.all,
+      () => asked(page),
+      (now) => now !== before,
       `the step after “${step.says}”`,
     );
   }
@@ -127,7 +134,8 @@ visit('a pour started by mistake is abandoned with a reason, and the piece stand
   await lay(page, panel({ pourAt: '2031-05-04T09:00:00.000Z' }));
   await begin(page);
   await page.getByText('Bring A and B together, and press as they meet.').waitFor();
-  await page.getByRole('button', { name: 'Abandon it' }).click();
+  await page.getByRole('button', { name: /^Something else/ }).click();
+  await page.getByRole('button', { name: /^Abandon this pour/ }).click();
   const dialog = page.getByRole('dialog');
   await dialog.getByText('Nothing was mixed, so nothing leaves the shelf.').waitFor();
   await dialog.getByRole('button', { name: 'Abandon it' }).click();
@@ -145,7 +153,7 @@ visit('a pour started by mistake is abandoned with a reason, and the piece stand
   assert.equal(studio.pieces[0]!.pourAt, '2031-05-04T09:00:00.000Z');
   assert.deepEqual(
     studio.pours[0]!.events.map((e) => e.kind),
-    ['abandoned'],
+    ['ready', 'abandoned'],
   );
 });
 
@@ -176,13 +184,14 @@ visit('the next pour is offered; one over a tacky film, or out of turn, says wha
   await page.getByRole('button', { name: 'Pour it all the same' }).waitFor();
   await page.getByLabel('Which pour').selectOption('0');
   await page.getByRole('button', { name: 'Start', exact: true }).click();
-  await page.waitForURL('**/pour/**');
+  await allIsSo(page);
   await pourAll(page);
   await follow(page, '/pieces/panel');
   await page.getByRole('button', { name: 'Start the pour' }).click();
   await page.getByRole('dialog', { name: 'Pour 2 of Harbour board' }).waitFor();
   await page.getByText(/^What lies below is still tacky, until/).waitFor();
   await page.getByRole('button', { name: 'Pour it all the same' }).click();
+  await allIsSo(page);
   await page.getByText('Bring A and B together').waitFor();
   await pourAll(page).then((steps) => order(steps, /Pour the clear top, and let it level/, /Cover it/));
 });
@@ -213,11 +222,11 @@ visit(
     await page.getByText('Lay the beach, thinner toward the water.').waitFor();
     // to the step that mixes the second batch
     for (let i = 0; i < 12 && !/^Batch 2/.test((await now(page)).says); i++) {
-      const before = (await now(page)).all;
+      const before = await asked(page);
       await page.waitForTimeout(420);
       await page.locator('.button-bench-main').click();
       await until(
-        async () => (await now(page)).all,
+        () => asked(page),
         (all) => all !== before,
         'the next step',
       );

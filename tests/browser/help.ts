@@ -26,6 +26,13 @@ async function startServer(sample: boolean): Promise<string> {
   return `http://127.0.0.1:${port}`;
 }
 
+/** A server with the sample studio of a test's own, which the test may end. */
+export async function ownServer(): Promise<{ base: string; end: () => void }> {
+  const base = await startServer(true);
+  const child = children.at(-1)!;
+  return { base, end: () => void child.kill() };
+}
+
 let demo: Promise<string> | undefined;
 let plain: Promise<string> | undefined;
 let browser: Promise<Browser> | undefined;
@@ -244,9 +251,17 @@ export async function openCoat(page: Page, name: RegExp): Promise<Locator> {
   return row;
 }
 
+/** Says at the bench that all that must be so before the first mixing is so, and waits until a further tap is no slip of the glove. */
+export async function allIsSo(page: Page): Promise<void> {
+  await page.waitForURL('**/pour/**');
+  await page.getByRole('button', { name: /^All of it is so/ }).click();
+  await page.getByText('Before you start').waitFor({ state: 'detached' });
+  await page.waitForTimeout(420);
+}
+
 /** Says at the bench that the colourants are thinned, as late as a second tap is not taken for a slip of the glove. */
 export async function thin(page: Page): Promise<void> {
-  const done = page.getByRole('button', { name: /thinned/ });
+  const done = page.getByRole('main').getByRole('button', { name: /thinned/ });
   await done.waitFor();
   await page.waitForTimeout(420);
   await done.click();

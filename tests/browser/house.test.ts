@@ -5,7 +5,7 @@ import type { Locator, Page } from 'playwright-core';
 import { writeStudio } from '#core/document';
 import { sample } from '../factories';
 import { screens } from './screens';
-import { demoServer, exportStudio, follow, openCoat, openFile, plainServer, replaced, thin, until, visit } from './help';
+import { allIsSo, demoServer, exportStudio, follow, openCoat, openFile, plainServer, replaced, thin, until, visit } from './help';
 
 const axe = readFileSync(new URL('../../node_modules/axe-core/axe.min.js', import.meta.url), 'utf8');
 
@@ -74,6 +74,7 @@ visit('targets at the bench are 64 px', {}, async ({ page }) => {
   await follow(page, '/pieces/kelp-cove-1');
   await page.getByRole('button', { name: 'Start the pour' }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await allIsSo(page);
   await page.getByRole('button', { name: /A and B are together/ }).click();
   await thin(page);
   await page.getByText('Lay the beach').waitFor();

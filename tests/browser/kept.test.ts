@@ -3,7 +3,7 @@ import { test } from 'node:test';
 import type { Page } from 'playwright-core';
 import { writeStudio } from '#core/document';
 import { sample } from '../factories';
-import { demoServer, exportStudio, follow, openFile, replaced, until, visit } from './help';
+import { allIsSo, demoServer, exportStudio, follow, openFile, replaced, until, visit } from './help';
 import { all, put } from './damage';
 import { killed } from './killed';
 
@@ -22,7 +22,7 @@ visit('the same step tapped in two windows counts once', {}, async ({ page, cont
   await follow(page, '/pieces/kelp-cove-2');
   await page.getByRole('button', { name: 'Start the pour' }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
-  await page.waitForURL('**/pour/**');
+  await allIsSo(page);
   const other = await context.newPage();
   await other.goto(page.url());
   await Promise.all([page, other].map((p) => p.locator('.button-bench-main').waitFor()));
@@ -72,7 +72,7 @@ visit(
     await follow(page, '/pieces/kelp-cove-2');
     await page.getByRole('button', { name: 'Start the pour' }).click();
     await page.getByRole('button', { name: 'Start', exact: true }).click();
-    await page.waitForURL('**/pour/**');
+    await allIsSo(page);
     await page.locator('.button-bench-main').waitFor();
     const other = await context.newPage();
     const text = await exportStudio(other);

@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import type { Page } from 'playwright-core';
-import { follow, until, visit } from './help';
+import { allIsSo, follow, until, visit } from './help';
 
 const phone = { width: 390, height: 844 };
 
@@ -66,7 +66,7 @@ visit('a phone at the bench: the button of the step and its clock stay in sight'
   await follow(page, '/pieces/kelp-cove-1');
   await page.getByRole('button', { name: 'Start the pour' }).click();
   await page.getByRole('button', { name: /^(Start|Pour it all the same)$/ }).click();
-  await page.waitForURL('**/pour/**');
+  await allIsSo(page);
   const does = page.getByRole('button', { name: /^A and B are together/ });
   await does.waitFor();
   const clock = page.locator('header').getByText(/^\d\d:\d\d$/);

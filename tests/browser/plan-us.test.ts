@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import type { Page } from 'playwright-core';
-import { cupRow, follow, openCoat, plainServer, until, visit } from './help';
+import { allIsSo, cupRow, follow, openCoat, plainServer, until, visit } from './help';
 
 /** Plans as an artist with inches, ounces and marked cups would, in an empty studio. */
 async function inUsCups(page: Page): Promise<void> {
@@ -84,7 +84,7 @@ visit('in US units and marked cups: a round with pinks and a gold base', { serve
   await follow(page, '/pieces/rose-round');
   await page.getByRole('button', { name: 'Start the pour' }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
-  await page.waitForURL('**/pour/**');
+  await allIsSo(page);
   await page.getByText('Bring A and B together, and press as they meet.').waitFor();
   const main = page.getByRole('main');
   assert.match(await main.innerText(), /A\s*\d\.\d\d fl oz|\d\.\d\d fl oz\s*A/);
@@ -151,6 +151,7 @@ visit('in US units and marked cups: a half-poured panel', { server: plainServer 
   await dialog.getByText(/What lies below no longer bonds by itself/).waitFor();
   assert.match(await dialog.getByRole('option', { name: /on it already/ }).innerText(), /^1: Sand/);
   await dialog.getByRole('button', { name: 'Pour it all the same' }).click();
+  await allIsSo(page);
   await page.waitForURL('**/pour/**');
   await page.getByText('Bring A and B together, and press as they meet.').waitFor();
   assert.doesNotMatch(await page.getByRole('main').innerText(), WEIGHT);

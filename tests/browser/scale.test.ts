@@ -1,6 +1,6 @@
 import assert from 'node:assert/strict';
 import type { Page } from 'playwright-core';
-import { exportStudio, follow, thin, until, visit } from './help';
+import { allIsSo, exportStudio, follow, thin, until, visit } from './help';
 
 const reading = async (page: Page): Promise<number> =>
   Number((await page.getByTestId('reading').innerText()).replace('−', '-').replace('–', 'NaN'));
@@ -103,6 +103,7 @@ visit('in a pour, what was weighed is recorded as it is taken, and known after a
   await follow(page, '/pieces/kelp-cove-1');
   await page.getByRole('button', { name: 'Start the pour' }).click();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await allIsSo(page);
   await page.getByRole('link', { name: 'At the scale' }).click();
   for (const grams of ['140 g', '119.3 g']) {
     await page.getByRole('textbox', { name: 'or type it' }).fill(grams);
@@ -124,6 +125,7 @@ visit('in a pour, what was weighed is recorded as it is taken, and known after a
   assert.deepEqual(
     events.map((e) => [e.kind, e.what, e.grams]),
     [
+      ['ready', undefined, undefined],
       ['weighed', 'A', 140],
       ['weighed', 'B', 119.3],
       ['mixed', undefined, undefined],

@@ -1,5 +1,5 @@
 import assert from 'node:assert/strict';
-import { cupMl, exportStudio, follow, openFile, plainServer, replaced, until, visit } from './help';
+import { allIsSo, cupMl, exportStudio, follow, openFile, plainServer, replaced, until, visit } from './help';
 
 visit(
   'the whole job: a new panel, its shore, its cups, its pour by the clock, its line in the log, and the file of it',
@@ -64,7 +64,7 @@ visit(
     await page.getByRole('button', { name: 'Start the pour' }).click();
     await page.getByLabel('Temperature at the bench now').fill('70 F');
     await page.getByRole('button', { name: 'Start', exact: true }).click();
-    await page.waitForURL('**/pour/**');
+    await allIsSo(page);
     await at('Bring A and B together, and press as they meet.');
     await page.getByText('21.1 °C').waitFor();
     await page.keyboard.press('Space');
@@ -111,11 +111,19 @@ visit(
     await at('Heat pass 1 of 2');
     await page.clock.fastForward('00:40');
     await page.keyboard.press('h');
-    // a second tap of the same glove is not a second pass
+    // a second tap of the same glove does not end the pass it began
+    await page.keyboard.press('h');
+    await page.getByRole('button', { name: /^Pass done/ }).waitFor();
+    await page.clock.fastForward('01:20');
+    assert.match(await page.getByTestId('held').innerText(), /^01:2\d$/);
     await page.keyboard.press('h');
     await at('Heat pass 2 of 2');
+    await page.getByText('Wait and look:').waitFor();
     await page.clock.fastForward('00:40');
-    await page.keyboard.press('h');
+    await page.keyboard.press('Space');
+    await page.getByRole('button', { name: /^Pass done/ }).waitFor();
+    await page.clock.fastForward('01:10');
+    await page.keyboard.press('Space');
     await at('Cover it, level, hands off.');
     await page.clock.fastForward('01:00');
     await page.keyboard.press('Space');

@@ -155,10 +155,10 @@
   });
   let saidBefore: Sayable = { step: '', turn: '', replan: '' };
   $effect(() => {
-    const { text, calls } = newlySaid(sayable, saidBefore);
+    const { text, caption: beside, calls } = newlySaid(sayable, saidBefore);
     saidBefore = sayable;
     if (!text || leading.here !== true) return;
-    voice.say(text);
+    voice.say(text, beside);
     if (calls) voice.call();
   });
   onMount(() => () => voice.quiet());

@@ -37,7 +37,7 @@
     if (open) asks = what;
     else if (asks === what) asks = undefined;
   };
-  const tap = (happening: Happening | undefined) => void pouring.tap(happening);
+  const tap = (happening: Happening | undefined) => void pouring.chosen(happening);
 </script>
 
 <NoteDialog bind:open={is('note'), set('note')} onkeep={(text) => pouring.happen({ kind: 'note', text })} />

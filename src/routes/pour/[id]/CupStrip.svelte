@@ -36,7 +36,7 @@
 
 <!-- it scrolls sideways on a narrow screen, and a keyboard must be able to do that -->
 <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-<ul class="flex shrink-0 overflow-x-auto border-t border-nightline" tabindex="0" aria-label="Cups">
+<ul class="relative flex shrink-0 overflow-x-auto border-t border-nightline" tabindex="0" aria-label="Cups">
   {#each cups as c, i (c.key)}
     <li class="min-w-34 grow border-r border-nightline last:border-r-0">
       <button type="button" class="flex min-h-24 w-full flex-col p-3 text-left" onclick={() => oncup(c)}>

@@ -39,7 +39,6 @@ export class Pouring {
 
   /** Records something; true where it is on the disk, or held. It shows once it is either. */
   async happen(happening: Happening): Promise<boolean> {
-    this.busy = true;
     try {
       const failure = await this.#kept.happen(happening, () => this.#pour?.events ?? []);
       this.failure = failure === undefined ? undefined : failureSays(failure);
@@ -48,9 +47,15 @@ export class Pouring {
     } catch (error) {
       void said.failed(failureSays(error));
       return false;
-    } finally {
-      this.busy = false;
     }
+  }
+
+  /** Records what was pressed; no other button can be until it is. A weight that is stored as its field is left holds none up. */
+  async #press(happening: Happening): Promise<boolean> {
+    this.busy = true;
+    const stored = await this.happen(happening);
+    this.busy = false;
+    return stored;
   }
 
   /** A press of a button or a key: one that comes too soon after the last is passed over. */
@@ -59,10 +64,16 @@ export class Pouring {
     const slip = now - this.#tapped < SLIP;
     this.#tapped = now;
     if (slip || !happening) return false;
-    const stored = await this.happen(happening);
+    const stored = await this.#press(happening);
     // one that could not be kept may be tried again at once
     if (!stored) this.#tapped = -Infinity;
     return stored;
+  }
+
+  /** Records what was chosen from what stood open: that was one tap already, and no slip of the one before. */
+  async chosen(happening: Happening | undefined): Promise<boolean> {
+    this.#tapped = performance.now();
+    return happening ? this.#press(happening) : false;
   }
 
   /** Tries again to store what is held. */
@@ -86,6 +97,6 @@ export class Pouring {
   /** Takes back what happened last. */
   undo(): Promise<boolean> {
     const last = this.session?.events.at(-1);
-    return last ? this.happen({ kind: 'undone', undoes: last.seq }) : Promise.resolve(false);
+    return last ? this.#press({ kind: 'undone', undoes: last.seq }) : Promise.resolve(false);
   }
 }

@@ -9,13 +9,16 @@ export interface Sayable {
  * What is new since it was looked at last, and whether it calls for the ear: a step is only read out, a turn of the clock and
  * a plan that goes another way are called.
  */
-export function newlySaid(now: Sayable, before: Sayable): { text: string; calls: boolean } {
+export function newlySaid(now: Sayable, before: Sayable): { text: string; caption: string; calls: boolean } {
   const replanned = now.replan !== '' && now.replan !== before.replan;
   // the first reading of a clock is no turn of it
   const turned = now.turn !== '' && before.turn !== '' && now.turn !== before.turn;
   const stepped = now.step !== '' && now.step !== before.step;
+  const beside = [...(replanned ? [now.replan] : []), ...(turned ? [`${now.turn}.`] : [])].join(' ');
   return {
-    text: [...(replanned ? [now.replan] : []), ...(turned ? [`${now.turn}.`] : []), ...(stepped ? [now.step] : [])].join(' '),
+    text: [beside, ...(stepped ? [now.step] : [])].filter(Boolean).join(' '),
+    // what a step says stands large on the screen already
+    caption: beside,
     calls: replanned || turned,
   };
 }

@@ -32,9 +32,9 @@ class Voice {
     device.keep(KEYS.foot, key);
   }
 
-  /** Says a sentence in the place of what is still being said. */
-  say(text: string): void {
-    this.caption = text;
+  /** Says a sentence in the place of what is still being said. @param caption what of it stands nowhere else on the screen */
+  say(text: string, caption: string): void {
+    this.caption = caption;
     if (!this.speech || !this.able) return;
     speechSynthesis.cancel();
     const said = new SpeechSynthesisUtterance(text);
