@@ -10,7 +10,7 @@ const board = (page: Page): Promise<string> => page.getByText(/^Step \d+ of \d+/
 /** A press of Space that is no slip, with so much time gone by before it. */
 async function press(page: Page, minutes = '00:30'): Promise<void> {
   await page.clock.fastForward(minutes);
-  await page.waitForTimeout(430);
+  await page.waitForTimeout(900);
   await page.keyboard.press('Space');
 }
 /** Steps on until one is asked for. */
@@ -77,7 +77,7 @@ visit(
     await page.getByRole('dialog', { name: 'Offshore' }).getByRole('button', { name: 'all of it' }).first().click();
     const plan = page.getByRole('region', { name: 'Planned again' });
     await plan.getByText(/^Offshore will not do: .+ are missing\.$/).waitFor();
-    await page.waitForTimeout(430);
+    await page.waitForTimeout(900);
     await page.keyboard.press('y');
     await plan.waitFor({ state: 'detached' });
     await at(page, /^Batch 2 of 2: bring A and B together/);
@@ -120,10 +120,10 @@ visit(
     await page.keyboard.press('e');
     await page.keyboard.press('b');
     await at(page, /^Push the white back from the sea side/);
-    await page.waitForTimeout(430);
+    await page.waitForTimeout(900);
     await page.keyboard.press('u');
     await at(page, /^Heat pass 2/);
-    await page.waitForTimeout(430);
+    await page.waitForTimeout(900);
     await page.getByRole('button', { name: /^Something else/ }).click();
     await page.getByRole('button', { name: /^Skip it/ }).click();
     await at(page, /^Lay the clear line/);
@@ -149,7 +149,7 @@ visit(
     assert.ok((await page.getByText('left out').count()) >= 1);
     await follow(page, '/today');
     await page.getByRole('button', { name: /Look before bed.*Kelp Cove II and Kelp Cove III: done/ }).click();
-    await page.getByRole('button', { name: /Look before bed.*: done/ }).waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: /Look before bed.*Kelp Cove III: done/ }).waitFor({ state: 'detached' });
     const mark = page.getByRole('region', { name: 'Tide line' }).getByRole('button', { name: /Kelp Cove II: Look in the morning/ });
     await mark.press('Enter');
     await mark.waitFor({ state: 'detached' });
@@ -189,15 +189,16 @@ visit(
     const plan = page.getByRole('region', { name: 'Planned again' });
     await plan.getByText(/^The bench is warmer than this was planned for: 34 °C/).waitFor();
     await plan.getByRole('row', { name: /^Can be worked/ }).waitFor();
-    await page.waitForTimeout(430);
+    await page.waitForTimeout(900);
     await page.keyboard.press('o');
     await plan.waitFor({ state: 'detached' });
     await page.getByText('It runs on the air as it was read.').waitFor();
 
+    await page.waitForTimeout(900);
     await page.keyboard.press('p');
     await at(page, /^Held since/);
     await page.clock.fastForward('05:00');
-    await page.waitForTimeout(430);
+    await page.waitForTimeout(900);
     await page.keyboard.press('Space');
     await at(page, /^Lay Deep/);
     await page.getByRole('list', { name: 'Cups' }).getByRole('button', { name: /^Mid/ }).click();
@@ -207,7 +208,7 @@ visit(
       .getByText(/^Mix .+ of Mid anew\.$/)
       .first()
       .waitFor();
-    await page.waitForTimeout(430);
+    await page.waitForTimeout(900);
     await page.keyboard.press('u');
     await plan.waitFor({ state: 'detached' });
 
@@ -300,7 +301,7 @@ visit(
     await at(page, 'Lay the beach');
     await page.reload();
     await at(page, 'Lay the beach');
-    await page.waitForTimeout(430);
+    await page.waitForTimeout(900);
     await page.keyboard.press('Space');
     await at(page, 'Lay Deep');
     await page.goto(`${server.base}/`);
