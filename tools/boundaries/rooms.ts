@@ -77,7 +77,7 @@ export const rooms: Record<string, Room> = {
     packages: ['svelte', '$app/*', '$env/*', '@sveltejs/kit', 'bits-ui', 'svelte-dnd-action', 'tinykeys'],
     hidden: DATABASE,
   },
-  app: { rooms: [], packages: ['@sveltejs/kit'] },
+  app: { rooms: [], packages: ['@sveltejs/kit', '$service-worker'] },
 };
 
 /** Names that belong to Node, to the browser or to neither's language: the core has none of them. */
