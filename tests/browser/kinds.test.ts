@@ -132,8 +132,17 @@ visit(
       (same) => same,
       'the chart lies still',
     );
-    const [x, y] = await onLine();
-    await page.mouse.move(x, y);
+    // what lies under the mouse is the curve: a figure that is fetched late, or a sentence, may have moved the chart since
+    let [x, y] = await onLine();
+    await until(
+      async () => {
+        [x, y] = await onLine();
+        await page.mouse.move(x, y);
+        return shore.evaluate((slider, at) => slider.contains(document.elementFromPoint(at[0]!, at[1]!)), [x, y]);
+      },
+      (is) => is,
+      'the curve lies under the mouse',
+    );
     await page.mouse.down();
     await page.mouse.move(x, y - 30, { steps: 6 });
     await page.mouse.up();

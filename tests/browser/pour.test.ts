@@ -92,7 +92,7 @@ visit(
 
     // too late for the white: a fresh one, taken with one key
     await page.clock.fastForward('45:00');
-    await plan.getByText(/^The white of Kelp Cove II and Kelp Cove III is past its window, by \d+ min\.$/).waitFor();
+    await plan.getByText(/^The white of Kelp Cove II and Kelp Cove III is past its window, by \d+\smin\.$/).waitFor();
     await plan
       .getByText(/^Mix a fresh white, .+, and lay that\.$/)
       .first()

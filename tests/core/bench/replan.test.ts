@@ -33,7 +33,7 @@ test('a white past its window: a fresh one while the film moves, else the wave a
   const walk = new Walk([piece()]).to('line');
   walk.at(window(walk).until + 2);
   const found = is(walk, /^white past/);
-  assert.match(found.says, /^The white is past its window, by \d+ min\.$/);
+  assert.match(found.says, /^The white is past its window, by \d+\smin\.$/);
   assert.match(found.ways[0].does, /^Mix a fresh white|^Leave the wave/);
   const other = found.ways.find((w) => /another day/.test(w.does))!;
   assert.match(other.costs[0]!, /One more session for Test panel: from \d\d:\d\d, and without a scuff until \d\d:\d\d/);

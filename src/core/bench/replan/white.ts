@@ -106,7 +106,7 @@ export const whitePast: Look = (bench, said) => {
   const [first, ...others] = fresh ? [fresh, ...same, off, plain] : [off, ...same, plain];
   return {
     name,
-    says: `The white${boards(bench, steps)} is past its window${ago >= 1 ? `, by ${writeDuration(ago)}` : ''}.`,
+    says: `The white${boards(bench, steps)} is past its window${ago >= 1 ? `, by ${writeDuration(ago).replaceAll(' ', '\u00a0')}` : ''}.`,
     why:
       still > 0
         ? `It has grown too thick to thin out. The film below can still be moved for ${Math.max(1, Math.round(still))} min.`

@@ -37,8 +37,9 @@
   /** How thick the white is by now, for the hand first; one figure beside the other after it. */
   function whiteSays(pas: number, ready: number): string {
     const figures = `${fixed(pas, 1)} Pa·s, ready from ${fixed(ready, 1)}`;
-    return pas >= ready
-      ? `The white has body: it is ${thicknessWord(pas)} (${figures}).`
+    if (pas >= ready) return `The white has body: it is ${thicknessWord(pas)} (${figures}).`;
+    return thicknessWord(pas) === thicknessWord(ready)
+      ? `The white is nearly there: it is ${thicknessWord(pas)}, and wants a little more (${figures}).`
       : `The white is still ${thicknessWord(pas)}; let it thicken until it is ${thicknessWord(ready)} (${figures}).`;
   }
   const nextWords = (s: ToldStep): string =>

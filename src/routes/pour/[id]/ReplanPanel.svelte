@@ -14,7 +14,7 @@
   let { replan, chosen = $bindable(), busy, ontake, onkeep }: Props = $props();
   const way = $derived(replan.ways[chosen] ?? replan.ways[0]);
   /** What a hand can read at once. */
-  const MOST = 4;
+  const MOST = 3;
 </script>
 
 <section class="flex min-h-0 grow flex-col gap-3 border-2 border-[#d9a441] p-4" aria-label="Planned again">

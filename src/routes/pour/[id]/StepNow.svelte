@@ -39,6 +39,7 @@
     </p>
     <p class="font-serif text-[32px] leading-[1.1] text-balance sm:text-[42px]" role="status">{words.says}</p>
     <Amounts amounts={words.amounts} />
+    {#if caution}<p class="max-w-prose border-l-3 border-[#d9a441] pl-3 text-[16px]">{caution}</p>{/if}
     {#if heating && parts && at}<parts.HeatNow {at} {step} {leads} bind:along />{/if}
     <p class="max-w-prose text-[19px] text-nightsoft">{words.detail}</p>
     {#if step.id.does === 'mix' && told.batches[step.batch]}
@@ -50,7 +51,6 @@
           />{/key}{/if}
       <a class="button-bench self-start" href="/scale?pour={session.pour.id}&batch={step.batch}">At the scale</a>
     {/if}
-    {#if caution}<p class="max-w-prose border-l-3 border-[#d9a441] pl-3 text-[16px]">{caution}</p>{/if}
   </div>
   {#if parts}
     <div class="flex min-w-0 flex-col gap-4">
