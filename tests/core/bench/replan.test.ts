@@ -228,3 +228,21 @@ test('whatever the school, whatever goes wrong, every way that is offered can be
   );
   assert.ok(taken > 40, `${taken} ways were walked`);
 });
+
+test('a fresh white is only offered where all that comes before it leaves the film time to be moved', () => {
+  let offered = 0;
+  for (let late = 20; late <= 60; late += 4) {
+    const walk = new Walk(two()).to('pour', 4).at(late);
+    for (const way of replan(walk)?.ways ?? []) {
+      if (!/^Mix a fresh white/.test(way.does) || way.happening.kind !== 'replanned') continue;
+      offered++;
+      const film = walk.bench.clocks[0]!.windows.heatUntil;
+      for (const step of way.happening.told.steps.filter((s) => s.id.does === 'white'))
+        assert.ok(
+          step.at - walk.session.told.steps[0]!.at < film,
+          `at ${late} min a white would be laid at ${step.at}, the film moves until ${film}`,
+        );
+    }
+  }
+  assert.ok(offered > 0);
+});

@@ -1,6 +1,7 @@
 import { cupKey, stepKey, type ToldStep } from '#core/document';
 import type { Bench } from '../bench';
-import { MINUTE } from '../minutes';
+import { MINUTE, minuteOf } from '../minutes';
+import { retimed } from '../retime';
 import { freshCup } from '../fresh';
 import { isOf, planned, type Saying, type Way } from './way';
 
@@ -20,11 +21,16 @@ export function needs(bench: Bench, step: ToldStep): number {
 /**
  * A white mixed anew for all that were to have the old one. It rests as long as the film below leaves it, and no longer than
  * it takes to gain body. Undefined where nothing is left of that film's time.
- * @param left minutes from now that can be spent on waiting
+ * @param film minutes from now in which the film below can be moved, less what the hands need
  */
-export function freshWhite(bench: Bench, steps: ToldStep[], left: number, said: Saying): Way | undefined {
+export function freshWhite(bench: Bench, steps: ToldStep[], film: number, said: Saying): Way | undefined {
   const { session, now } = bench;
   const { told } = session;
+  const waits = (s: ToldStep): boolean => !session.doneAt.has(stepKey(s.id)) && steps.some((w) => isOf(s, w.id));
+  const laysIt = (s: ToldStep): boolean => LAYS_WAVE.has(s.id.does) && waits(s);
+  // what still comes before it takes its time first
+  const begins = retimed(told, bench).steps.find(laysIt)?.at ?? 0;
+  const left = film - Math.max(0, begins - minuteOf(session, now));
   const uses = steps.flatMap((s) => s.uses[0] ?? []);
   const cup = told.cups.find((c) => uses[0] && cupKey(c.id) === cupKey(uses[0].cup));
   const fresh =
@@ -39,12 +45,11 @@ export function freshWhite(bench: Bench, steps: ToldStep[], left: number, said: 
   const offset = Math.max(fresh.minutes, Math.min(fresh.minutes + RESTS * left, ready?.from ?? 0));
   const own = { batch: fresh.mix.batch, mixedAt: fresh.mix.at };
   const outOf = (s: ToldStep): ToldStep['uses'] => s.uses.map((u) => ({ ...u, cup: fresh.cup.id }));
-  const waits = (s: ToldStep): boolean => !session.doneAt.has(stepKey(s.id)) && steps.some((w) => isOf(s, w.id));
   const changed = told.steps.map((s): ToldStep => {
     if (steps.includes(s)) return { ...s, ...own, at: fresh.mix.at + offset, uses: outOf(s) };
     return s.id.does === 'additive' && waits(s) ? { ...s, ...own, uses: outOf(s) } : s;
   });
-  const first = changed.findIndex((s) => LAYS_WAVE.has(s.id.does) && waits(s));
+  const first = changed.findIndex(laysIt);
   changed.splice(first, 0, fresh.mix);
   const thin = ready === undefined || offset < ready.from;
   return planned(

@@ -88,7 +88,7 @@ const allTheSame = (name: string, until: number): Way => ({
   happening: { kind: 'refused', plan: name },
 });
 
-/** A white that was not laid in its window. */
+/** A white that was not laid while it could be. */
 export const whitePast: Look = (bench, said) => {
   const all = waiting(bench).filter(({ since, span }) => span.until > span.from && since > span.until);
   const [found] = all;
@@ -135,7 +135,7 @@ function waveFirst({ session }: Bench, step: ToldStep): Told {
   return { ...session.told, steps: [...done, ...first, ...coming.filter((s) => !first.includes(s))] };
 }
 
-/** A pace at which a white will not be laid in its window. */
+/** A pace at which a white will not be laid while it can be. */
 export const whiteLate: Look = (bench, said) => {
   const { session } = bench;
   const late = tooLate(bench, session.told);

@@ -6,20 +6,21 @@
   import { cupKey } from '#core/document';
   import { say } from '#core/pour';
   import { isPass, stepsLeft, type Happening } from '#core/record';
-  import { thicknessWord } from '#core/units';
   import { benchClock } from '$lib/store/clock';
   import { shared } from '$lib/store/shared.svelte';
-  import { bench, clockTime, dayAndTime, running, seconds } from '$lib/ui/clock.svelte';
+  import { bench, clockTime } from '$lib/ui/clock.svelte';
   import type { Asks } from './Asked.svelte';
+  import Actions from './Actions.svelte';
   import { Awake } from './awake.svelte';
   import Beside from './Beside.svelte';
   import { clockSays } from './clock';
   import CupStrip from './CupStrip.svelte';
+  import Head from './Head.svelte';
   import { listen } from './keys';
   import { Leading } from './leading.svelte';
   import Over from './Over.svelte';
   import { Pouring } from './pouring.svelte';
-  import { newlySaid, type Sayable } from './spoken';
+  import { newlySaid, stepSaid, type Sayable } from './spoken';
   import StepNow from './StepNow.svelte';
   import { voice } from './voice.svelte';
 
@@ -59,8 +60,6 @@
   const batch = $derived(parts && at && toldBatch ? parts.asRuns(at, batchIndex, toldBatch) : toldBatch);
   const mixed = $derived(session?.mixedAt.get(batchIndex));
   const since = $derived(mixed === undefined ? undefined : Math.max(0, (bench.now - mixed) / 60_000));
-  /** So long after it was mixed, a running clock says less than the day, min. */
-  const LONG = 12 * 60;
   /** How far the wall's clock went on at once while this was in view, ms. */
   const skipped = $derived(bench.now ? benchClock.skipped : 0);
   const name = $derived(session?.pour.planned.pieces.map((p) => p.name).join(' and ') ?? '');
@@ -142,14 +141,7 @@
   const several = $derived((session?.pour.planned.pieces.length ?? 0) > 1);
   const white = $derived(Boolean(session && stepsLeft(session).some((s) => s.id.does === 'white' && s.batch === batchIndex)));
   const sayable = $derived<Sayable>({
-    step:
-      step && words && !before
-        ? [
-            ...(several && step.boards.length ? [`${step.boards.map((b) => b.name).join(' and ')}.`] : []),
-            words.says,
-            words.amounts.map((a) => `${a.name} ${a.amount}`).join(', '),
-          ].join(' ')
-        : '',
+    step: step && words && !before ? stepSaid(step, words, several) : '',
     turn: since === undefined ? '' : clockSays(batch, since, white).title,
     replan: offered?.says ?? '',
   });
@@ -162,44 +154,17 @@
     if (calls) voice.call();
   });
   onMount(() => () => voice.quiet());
-
-  /** How thick the white of a batch is by now, in a word. */
-  function body(of: number): string | undefined {
-    const own = at?.clocks[of]?.cups.find((c) => c.cup?.white);
-    const from = session?.mixedAt.get(of);
-    return own && from !== undefined ? thicknessWord(own.thickness(Math.max(0, (bench.now - from) / 60_000))) : undefined;
-  }
 </script>
 
 <svelte:head><title>Pouring {name} · Nerite</title></svelte:head>
 
 <div class="flex min-h-dvh flex-col bg-night text-nighttext lg:h-dvh">
   {#if session && settings && told && (parts || alone || !fresh)}
-    <!-- on a small screen the clock stays above what scrolls, and the button of the step below it -->
-    <header class="sticky top-0 z-10 flex shrink-0 flex-wrap items-center gap-x-4 border-b border-nightline bg-night px-4 sm:gap-y-1">
-      <h1 class="flex min-w-0 items-baseline gap-3 text-[21px] max-sm:sr-only">
-        Pouring <span class="truncate font-sans text-[15px] text-nighttext">{name}</span>
-      </h1>
-      <p class="flex gap-4 text-[15px] max-sm:order-last max-sm:w-full max-sm:pb-2 sm:ml-auto">
-        <span>{clockTime(seconds.now)}</span>
-        <span class="text-nightsoft">{shared.write.temperature(celsius)}</span>
-        {#if since !== undefined && mixed !== undefined}<span class="text-nightsoft"
-            >mixed <b class="font-normal text-nighttext" data-testid="since">{since > LONG ? dayAndTime(mixed) : running(since)}</b>
-            {since > LONG ? '' : 'ago'}</span
-          >{/if}
-      </p>
-      {#if step && !before}<button type="button" class="inline-flex min-h-16 items-center gap-2 px-3 underline" onclick={hold}
-          >{session.held === undefined ? 'Hold' : 'Go on'} <kbd class="text-nightsoft">P</kbd></button
-        >{/if}
-      {#if step}<button type="button" class="inline-flex min-h-16 items-center px-3 underline" onclick={() => (asks = 'voice')}
-          >Voice</button
-        >{/if}
-      <a href="/pieces/{session.pour.of[0]!.pieceId}" class="inline-flex min-h-16 items-center px-3 underline">Leave for now</a>
-    </header>
+    <Head {session} {name} {celsius} {mixed} {since} {before} onhold={hold} onvoice={() => (asks = 'voice')} />
     {#if before && parts}
       <parts.Before {session} {caution} {busy} ontap={tap} />
     {:else}
-      <div class="grid min-h-0 grow lg:grid-cols-[minmax(0,1fr)_minmax(0,340px)]">
+      <div class="grid min-h-0 grow grid-cols-[minmax(0,1fr)] lg:grid-cols-[minmax(0,1fr)_minmax(0,340px)]">
         <main class="flex min-h-0 flex-col gap-3 px-5 py-5 sm:px-8">
           {#if skipped > 60_000}{#await import('./Skipped.svelte') then { default: Skipped }}<Skipped by={skipped} />{/await}{/if}
           {#if pouring.held.length}{#await import('./Held.svelte') then { default: Held }}<Held {pouring} />{/await}{/if}
@@ -238,31 +203,20 @@
             <p class="min-h-6 shrink-0 truncate text-[16px] text-nightsoft" data-testid="caption">
               {voice.caption ? `Said: ${voice.caption}` : ''}
             </p>
-            <div class="flex shrink-0 flex-wrap gap-3 max-lg:contents">
-              <button
-                type="button"
-                class="button-bench button-bench-main max-lg:sticky max-lg:bottom-3 max-lg:z-10"
-                disabled={busy}
-                onclick={done}>{heating && session.heatOn === undefined ? 'Start the pass' : words.does} <kbd>space</kbd></button
-              >
-              <div class="contents max-lg:flex max-lg:flex-wrap max-lg:gap-3">
-                {#if !heating}<button type="button" class="button-bench" disabled={busy || !laid} onclick={heat}
-                    >Heat pass <kbd>H</kbd></button
-                  >{/if}
-                <button type="button" class="button-bench" disabled={!at} onclick={() => (asks = 'otherwise')}
-                  >Something else <kbd>E</kbd></button
-                >
-                <button type="button" class="button-bench" onclick={() => (asks = 'note')}>Note <kbd>N</kbd></button>
-                <button type="button" class="button-bench" disabled={busy || !session.events.length} onclick={undo}
-                  >Undo <kbd>U</kbd></button
-                >
-              </div>
-            </div>
+            <Actions
+              {busy}
+              does={heating && session.heatOn === undefined ? 'Start the pass' : words.does}
+              ondone={done}
+              onheat={heating ? undefined : laid ? heat : 'not yet'}
+              onelse={at && (() => (asks = 'otherwise'))}
+              onnote={() => (asks = 'note')}
+              onundo={session.events.length ? undo : undefined}
+            />
           {/if}
         </main>
         <Beside {session} {step} number={batchIndex} {batch} {since} {at} {parts} />
       </div>
-      <CupStrip {session} now={bench.now} {body} oncup={openCup} />
+      <CupStrip {session} {at} now={bench.now} oncup={openCup} />
     {/if}
   {:else if pouring.read && !session}
     <main class="p-8">

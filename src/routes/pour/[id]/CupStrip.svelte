@@ -1,7 +1,8 @@
 <script lang="ts">
-  import { cupsNow, sinceMixed, type CupNow } from '#core/bench';
+  import { cupsNow, sinceMixed, type Bench, type CupNow } from '#core/bench';
   import type { Session } from '#core/record';
   import { writeContents } from '#core/pour';
+  import { thicknessWord } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import { clockTime } from '$lib/ui/clock.svelte';
 
@@ -9,13 +10,17 @@
   interface Props {
     session: Session;
     now: number;
-    /** How thick the white of a batch is by now, in a word. */
-    body?: ((batch: number) => string | undefined) | undefined;
+    /** Whose clocks tell how thick a white is by now. */
+    at: Bench | undefined;
     oncup: (cup: CupNow) => void;
   }
-  let { session, now, body, oncup }: Props = $props();
+  let { session, now, at, oncup }: Props = $props();
 
   const cups = $derived(cupsNow(session));
+  function body(batch: number, since: number | undefined): string | undefined {
+    const white = at?.clocks[batch]?.cups.find((own) => own.cup?.white);
+    return white && since !== undefined ? thicknessWord(white.thickness(since)) : undefined;
+  }
   function says(c: CupNow): string {
     const since = sinceMixed({ session, now }, c.cup.batch);
     const age = since === undefined ? '' : `${Math.floor(since)} min old`;
@@ -27,7 +32,7 @@
       case 'gone thick':
         return 'gone thick';
       case 'ready': {
-        const word = c.cup.id.role === 'white' ? body?.(c.cup.batch) : undefined;
+        const word = c.cup.id.role === 'white' ? body(c.cup.batch, since) : undefined;
         return [age, word ?? 'ready'].join(' · ');
       }
     }

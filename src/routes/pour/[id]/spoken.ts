@@ -1,3 +1,6 @@
+import type { ToldStep } from '#core/document';
+import type { Words } from '#core/pour';
+
 /** What may be said aloud at a moment: the step at hand, what its clock shows, what goes another way. */
 export interface Sayable {
   step: string;
@@ -22,3 +25,11 @@ export function newlySaid(now: Sayable, before: Sayable): { text: string; captio
     calls: replanned || turned,
   };
 }
+
+/** A step as it is read out: whose board, where there are several pieces, what to do, and how much. */
+export const stepSaid = ({ boards }: ToldStep, { says, amounts }: Words, several: boolean): string =>
+  [
+    ...(several && boards.length ? [`${boards.map((b) => b.name).join(' and ')}.`] : []),
+    says,
+    amounts.map((a) => `${a.name} ${a.amount}`).join(', '),
+  ].join(' ');
