@@ -13,6 +13,8 @@ const AS_TOLD = 1.5;
 /** How long hands are on a step, its wait left out, min. */
 function handsOn(step: ToldStep, before: ToldStep | undefined, layMin: number): number {
   if (step.id.does === 'rest') return step.minutes ?? 0;
+  // A and B meet as soon as hands are free
+  if (step.id.does === 'mix') return 0;
   const gap = Math.max(0, step.at - (before?.at ?? 0));
   return WAITS.has(step.id.does) ? Math.min(gap, step.id.does === 'white' ? 0 : layMin / 2) : gap;
 }
@@ -42,6 +44,10 @@ function notBefore(step: ToldStep, told: ToldBatch | undefined, now: ToldBatch |
   }
 }
 
+/** Minutes after A and B of a mixing met until its first cup can be laid. */
+const readyAfter = ({ batches, cups }: Pick<Told, 'batches' | 'cups'>, number: number, colourMin: number): number =>
+  (batches[number]?.stirMin ?? 0) + colourMin * cups.filter((c) => c.batch === number && (c.doses.length > 0 || c.sandG > 0)).length;
+
 /**
  * What is left of a told plan with the minutes it comes to from now on, by the pace it was told at; waits for a window end
  * where that opens, and no later. What is done keeps the minutes it was told.
@@ -50,7 +56,7 @@ function notBefore(step: ToldStep, told: ToldBatch | undefined, now: ToldBatch |
  */
 export function retimed(told: Told, bench: Bench): Told {
   const { session, now, clocks } = bench;
-  const layMin = session.pour.planned.method.layMinPerCup;
+  const { layMinPerCup: layMin, colourMinPerCup: colourMin } = session.pour.planned.method;
   const left = new Set(stepsLeft({ ...session, told }).map((s) => stepKey(s.id)));
   const batches = told.batches.map((batch, i) => (clocks[i] ? withWindows(batch, clocks[i]) : batch));
   const mixedAt = new Map([...session.mixedAt].map(([i, ms]) => [i, minuteOf(session, ms)] as const));
@@ -67,6 +73,8 @@ export function retimed(told: Told, bench: Bench): Told {
     const number = step.batch;
     if (step.id.does === 'mix') mixedAt.set(step.id.batch ?? number, at);
     const mixed = mixedAt.get(number);
+    // nothing is laid out of a mix before it is stirred and coloured
+    if (mixed !== undefined && step.uses.some((u) => u.ml > 0)) at = Math.max(at, mixed + readyAfter(told, number, colourMin));
     if (mixed !== undefined && step.id.does !== 'mix')
       at = Math.max(at, mixed + notBefore(step, told.batches[number], batches[number], layMin));
     return { ...step, at: Math.round(at * 1000) / 1000, mixedAt: Math.round((mixed ?? at) * 1000) / 1000 };

@@ -110,7 +110,7 @@ export const sayCare: Record<CareKind, { does: string; why: string }> = {
     why: 'What sits on a loose film comes off with tweezers; a board that hangs is shimmed while it still runs.',
   },
   morning: {
-    does: 'Look in the morning: level, surface, edges',
+    does: 'Look in the morning: level, gloss, edges',
     why: 'What the night moved, the next coat can hide; note it while it is seen.',
   },
   tape: { does: 'Take the tape off', why: 'In its window it leaves a clean edge.' },
