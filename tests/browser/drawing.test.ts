@@ -165,7 +165,15 @@ visit('what is drawn means something to the plan: island, wave at sea, edge of t
   await page.getByRole('button', { name: 'gravel', exact: true }).click();
   await page.getByRole('button', { name: 'dry sand kept pale' }).click();
   await page.getByText(/\d+ g/).first().waitFor();
+  // what is minded follows an edit at leisure, and may move what is pressed next
+  await page.getByText('Kept', { exact: true }).waitFor();
+  await page.waitForTimeout(1200);
   await page.getByRole('button', { name: 'edge of the resin' }).click();
+  await until(
+    () => page.getByRole('button', { name: 'Undo' }).getAttribute('title'),
+    (title) => /resin/i.test(title ?? ''),
+    'the edge of the resin is drawn',
+  );
   await tool(page, 'Areas');
   await page.getByText('Bare', { exact: true }).waitFor();
   await page.getByRole('button', { name: 'Undo' }).click();
