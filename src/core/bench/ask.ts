@@ -2,7 +2,7 @@ import { cupKey, stepKey, type CupRef, type StepRef, type ToldCup, type ToldStep
 import { thickeningRate, rate } from '#core/cure';
 import { flowToTravel, secondsToFlow } from '#core/level';
 import { mixedDensity } from '#core/mix';
-import { isPass, stepsLeft, type Happening } from '#core/record';
+import { stepsLeft, type Happening } from '#core/record';
 import type { Bench } from './bench';
 import { minuteOf, sinceMixed } from './minutes';
 import { cupsNow, type CupNow } from './cups';
@@ -222,7 +222,3 @@ export function tilt(bench: Bench): Happening | undefined {
     ),
   ]);
 }
-
-/** Passes of heat a wave has had, told ones and others. */
-export const passesOn = ({ session }: Pick<Bench, 'session'>, { piece, coat }: StepRef): number =>
-  session.told.steps.filter((s) => isPass(s.id) && s.id.piece === piece && s.id.coat === coat && session.doneAt.has(stepKey(s.id))).length;
