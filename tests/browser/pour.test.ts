@@ -314,3 +314,31 @@ visit(
     for (const { src } of icons.icons) assert.equal(await page.evaluate(`fetch(${JSON.stringify(src)}).then((a) => a.ok)`), true, src);
   },
 );
+
+visit('a newer build that was fetched waits for a pour to end, and is then begun with', { alone: true, worker: true }, async ({ page }) => {
+  await follow(page, '/pieces/kelp-cove-2');
+  await page.evaluate('navigator.serviceWorker.ready');
+  const serves = () =>
+    page.evaluate(`caches.open('nerite-serves').then((c) => c.match('/name')).then((a) => a?.text())`) as Promise<string>;
+  const own = await until(serves, (name) => Boolean(name), 'a build in use');
+  await page.getByRole('button', { name: 'Start the pour' }).click();
+  await page.getByRole('button', { name: /^(Start|Pour it all the same)$/ }).click();
+  await allIsSo(page);
+  // as it is when the one in use is older than the one that was fetched
+  await page.evaluate(`(async () => {
+    const [from, to] = [await caches.open(${JSON.stringify(own)}), await caches.open('nerite-build-before')];
+    for (const request of await from.keys()) await to.put(request, await from.match(request));
+    await (await caches.open('nerite-serves')).put('/name', new Response('nerite-build-before'));
+  })()`);
+  await page.goto(new URL('/settings', page.url()).href);
+  await page.getByText('It is used once no pour is under way.').waitFor();
+  assert.equal(await serves(), 'nerite-build-before');
+  await page.goBack();
+  await page.getByRole('button', { name: /^Something else/ }).click();
+  await page.getByRole('button', { name: /^Abandon this pour/ }).click();
+  await page.getByRole('dialog').getByLabel('Why').fill('rain');
+  await page.getByRole('dialog').getByRole('button', { name: 'Abandon it' }).click();
+  await page.waitForURL('**/log/**');
+  await page.reload();
+  await until(serves, (name) => name === own, 'the newer one is begun with');
+});
