@@ -9,7 +9,7 @@ const core = (names: string): string[] => names.split(' ').map((name) => `core/$
 /** Only the store touches the database; others use its functions. */
 const DATABASE = ['src/lib/store/db'];
 const EVERY_CORE = core(
-  'units document craft geometry mix air cure tint level coat edit prepare schedule plan pour record bench calendar stock advice formats report simulate',
+  'units document craft geometry mix air cure tint level foam coat edit prepare schedule plan pour record bench calendar stock advice formats report simulate',
 );
 
 /** From the ground up: what a room may import stands above it here. */
@@ -23,6 +23,7 @@ export const rooms: Record<string, Room> = {
   'core/cure': { rooms: core('document mix air') },
   'core/tint': { rooms: core('document craft mix'), packages: ['culori', 'ml-matrix'] },
   'core/level': { rooms: core('document') },
+  'core/foam': { rooms: [] },
   'core/coat': { rooms: core('document craft geometry mix tint') },
   'core/edit': { rooms: core('document craft geometry air coat') },
   'core/prepare': { rooms: core('units document craft mix') },
@@ -33,7 +34,7 @@ export const rooms: Record<string, Room> = {
   'core/bench': { rooms: core('units document craft geometry mix air cure level coat prepare plan pour record') },
   'core/calendar': { rooms: core('units document craft air cure coat plan prepare schedule record bench') },
   'core/stock': { rooms: core('document craft mix air coat prepare plan pour record') },
-  'core/advice': { rooms: core('units document craft geometry mix air cure tint level coat edit prepare plan pour calendar') },
+  'core/advice': { rooms: core('units document craft geometry mix air cure tint level foam coat edit prepare plan pour calendar') },
   'core/formats': {
     rooms: core('units document craft geometry mix air tint coat edit prepare plan pour calendar stock'),
     packages: ['fast-xml-parser', 'ical-generator', 'ical.js', 'papaparse', 'svgpath'],

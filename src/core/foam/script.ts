@@ -1,0 +1,95 @@
+import type { Jet } from './jet';
+import type { Point } from './line';
+import { foamOn, type Board, type Foam } from './state';
+import { spreadFilm } from './film';
+import { layBarrier, layLine } from './line';
+import { heatStep, rest, STEP } from './step';
+import { airOf, type Held } from './tools';
+
+/** The film and the lines of white it begins with. */
+export interface Laid extends Board {
+  /** Share of the film at a place, mm, 0 to 1. */
+  film: (x: number, y: number) => number;
+  uneven?: number;
+  /** Lines of white as they are drawn, and on which side of their run the sea lies: 1 left, −1 right, y downward. */
+  lines: readonly { path: readonly Point[]; sea: 1 | -1 }[];
+  /** Cross-section, mm², and width of each line, mm; how unevenly they are laid. */
+  section: number;
+  lineWidth: number;
+  rough?: number;
+  /** Clear under the white, mm; 0 for none. */
+  barrier: number;
+}
+
+/** The board as it lies when the white is down. */
+export function layDown(laid: Laid): Foam {
+  const foam = foamOn(laid);
+  spreadFilm(foam, laid.film, laid.uneven);
+  for (const { path, sea } of laid.lines) {
+    if (laid.barrier > 0) layBarrier(foam, path, laid.barrier, sea);
+    layLine(foam, { path, section: laid.section, width: laid.lineWidth, ...(laid.rough !== undefined && { rough: laid.rough }) });
+  }
+  return foam;
+}
+
+/** Air drawn over the board, its middle going along a path in so many seconds and blowing in one direction, radians from +x toward +y. */
+export interface Stroke {
+  held: Held;
+  path: readonly Point[];
+  seconds: number;
+  toward: number;
+}
+/** What is done after the white is laid, one after the other. */
+export type Act = ({ does: 'stroke' } & Stroke) | { does: 'wait'; seconds: number };
+
+/** Waits up to this long are between strokes, and go on in steps of the air, s. */
+const BETWEEN = 2;
+
+/** Where along a path something is after a share of its length. */
+export function pointAt(path: readonly Point[], share: number): Point {
+  const lengths = path.slice(1).map((p, i) => Math.hypot(p.x - path[i]!.x, p.y - path[i]!.y));
+  let left = share * lengths.reduce((a, b) => a + b, 0);
+  for (const [i, length] of lengths.entries()) {
+    const [a, b] = [path[i]!, path[i + 1]!];
+    if (left <= length && length > 0) return { x: a.x + ((b.x - a.x) * left) / length, y: a.y + ((b.y - a.y) * left) / length };
+    left -= length;
+  }
+  return path.at(-1)!;
+}
+
+/** The air of a stroke at some second of it. */
+export function jetOf(stroke: Stroke, second: number, roomC: number): Jet {
+  const { x, y } = pointAt(stroke.path, stroke.seconds > 0 ? Math.min(1, second / stroke.seconds) : 0);
+  return { ...airOf(stroke.held, roomC), x, y, dx: Math.cos(stroke.toward), dy: Math.sin(stroke.toward) };
+}
+
+/**
+ * Does what is scripted, a little at a time.
+ * @returns after each step under the air, and after each part of a rest, the act that is under way and seconds of it done
+ */
+export function* play(foam: Foam, acts: readonly Act[]): Generator<{ act: number; second: number }> {
+  for (const [act, a] of acts.entries()) {
+    if (a.does === 'stroke')
+      for (let n = 0; n < Math.ceil(a.seconds / STEP - 1e-9); n++) {
+        heatStep(foam, jetOf(a, n * STEP, foam.roomC));
+        yield { act, second: (n + 1) * STEP };
+      }
+    else if (a.seconds <= BETWEEN)
+      for (let n = 0; n < Math.round(a.seconds / STEP); n++) {
+        heatStep(foam);
+        yield { act, second: (n + 1) * STEP };
+      }
+    else
+      for (let done = 0; done < a.seconds;) {
+        const part = Math.min(20, a.seconds - done);
+        rest(foam, part);
+        done += part;
+        yield { act, second: done };
+      }
+  }
+}
+
+/** Does all that is scripted. */
+export function playAll(foam: Foam, acts: readonly Act[]): void {
+  for (const step of play(foam, acts)) void step;
+}

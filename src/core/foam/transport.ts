@@ -1,0 +1,149 @@
+import type { Box } from './box';
+import type { Foam } from './state';
+
+/** Layers of the film, mm, and the share of the return flow below the skin. */
+export interface Layers {
+  d1: number;
+  d2: number;
+  back: number;
+}
+
+/**
+ * Flow of the topmost white by its amount, for a surface velocity of 1: the skin's profile falls by the share `s`, below it
+ * runs on linearly to nothing at the ground, with a parabola of return flow. At a share 1 of it the whole film carries nothing.
+ * @param w white, mm @param s share of the velocity that is in the skin
+ */
+export function flow(w: number, s: number, { d1, d2, back }: Layers): number {
+  if (w <= d1) return w * (1 - (s * w) / (2 * d1));
+  const z = Math.max(0, 1 - (w - d1) / d2);
+  const a = 1 - s;
+  const b = back * (3 * a + 6 * (d1 / d2) * (1 - s / 2));
+  return d1 * (1 - s / 2) + d2 * ((a * (1 - z * z)) / 2 - b * (1 / 6 - (z * z) / 2 + (z * z * z) / 3));
+}
+/** Speed at which a change of that amount runs: the derivative of the flow. */
+export function speed(w: number, s: number, { d1, d2, back }: Layers): number {
+  if (w <= d1) return 1 - (s * w) / d1;
+  const z = Math.max(0, 1 - (w - d1) / d2);
+  const a = 1 - s;
+  const b = back * (3 * a + 6 * (d1 / d2) * (1 - s / 2));
+  return z * (a - b * (1 - z));
+}
+
+/** Less white than this on both sides does not move, mm. */
+const NOTHING = 1e-6;
+
+/** Slope of three neighbours, limited (van Leer 1974). */
+const limited = (a: number, b: number): number => (a * b > 0 ? (2 * a * b) / (a + b) : 0);
+
+/** One line of cells while it is swept. */
+class Sweep {
+  w = new Float64Array(0);
+  u = new Float64Array(0);
+  s = new Float64Array(0);
+  f = new Float64Array(0);
+  grow(n: number): void {
+    if (this.w.length >= n + 1) return;
+    this.w = new Float64Array(n + 1);
+    this.u = new Float64Array(n + 1);
+    this.s = new Float64Array(n + 1);
+    this.f = new Float64Array(n + 1);
+  }
+}
+const sweep = new Sweep();
+
+/**
+ * Reads velocity and skin share of one line of fine cells from the field grid, bilinearly: three quarters of the field cell
+ * a fine one lies in, a quarter of the next on its side.
+ * @returns whether any of it moves
+ */
+function readLine(foam: Foam, velocity: Float32Array, alongX: boolean, line: number, from: number, to: number): boolean {
+  const { fx, fy, share } = foam;
+  const step = alongX ? 1 : fx;
+  const over = alongX ? fx : 1;
+  const last = (alongX ? fx : fy) - 1;
+  const lines = (alongX ? fy : fx) - 1;
+  const own = line >> 1;
+  const next = line % 2 === 0 ? Math.max(0, own - 1) : Math.min(lines, own + 1);
+  const a = own * over;
+  const b = next * over;
+  const { u, s } = sweep;
+  let moves = false;
+  for (let n = from; n < to; n++) {
+    const i = n >> 1;
+    const j = (n & 1) === 0 ? (i > 0 ? i - 1 : 0) : i < last ? i + 1 : last;
+    const k = i * step;
+    const l = j * step;
+    const v = 0.5625 * velocity[a + k]! + 0.1875 * (velocity[a + l]! + velocity[b + k]!) + 0.0625 * velocity[b + l]!;
+    u[n - from] = v;
+    if (v !== 0) moves = true;
+    s[n - from] = 0.5625 * share[a + k]! + 0.1875 * (share[a + l]! + share[b + k]!) + 0.0625 * share[b + l]!;
+  }
+  return moves;
+}
+
+/** Flux of the second order through the face between two cells of a line (van Leer 1974), by which of them the wave comes from. */
+function faces(n: number, ratio: number, layers: Layers): void {
+  const { w, u, s, f } = sweep;
+  for (let i = 1; i < n; i++) {
+    const [left, right] = [w[i - 1]!, w[i]!];
+    f[i] = 0;
+    if (left < NOTHING && right < NOTHING) continue;
+    const v = (u[i - 1]! + u[i]!) / 2;
+    if (v === 0) continue;
+    const skin = (s[i - 1]! + s[i]!) / 2;
+    const rise = right - left;
+    const wave = Math.abs(rise) > 1e-9 ? (flow(right, skin, layers) - flow(left, skin, layers)) / rise : speed(left, skin, layers);
+    const fromLeft = v * wave >= 0;
+    const up = fromLeft ? i - 1 : i;
+    const slope = up > 0 && up + 1 < n ? limited(w[up]! - w[up - 1]!, w[up + 1]! - w[up]!) : 0;
+    const courant = Math.min(1, Math.abs(v * speed(w[up]!, skin, layers)) * ratio);
+    const face = w[up]! + (fromLeft ? 0.5 : -0.5) * (1 - courant) * slope;
+    f[i] = v * flow(face, skin, layers);
+  }
+}
+
+/** Carries the white of a box of fine cells along one axis for a while. White that leaves the board is lost, and counted. */
+function carryAlong(foam: Foam, alongX: boolean, box: Box, dt: number, layers: Layers): void {
+  const { nx, ny, dx, w } = foam;
+  const velocity = alongX ? foam.ux : foam.uy;
+  const [from, to, first, last, step, over, count] = alongX
+    ? [box.i0, box.i1, box.j0, box.j1, 1, nx, nx]
+    : [box.j0, box.j1, box.i0, box.i1, nx, 1, ny];
+  const n = to - from;
+  sweep.grow(n);
+  const ratio = dt / dx;
+  for (let line = first; line < last; line++) {
+    if (!readLine(foam, velocity, alongX, line, from, to)) continue;
+    const base = line * over + from * step;
+    for (let i = 0; i < n; i++) sweep.w[i] = w[base + i * step]!;
+    faces(n, ratio, layers);
+    const { u, s, f } = sweep;
+    f[0] = from === 0 && u[0]! < 0 ? u[0]! * flow(sweep.w[0]!, s[0]!, layers) : 0;
+    f[n] = to === count && u[n - 1]! > 0 ? u[n - 1]! * flow(sweep.w[n - 1]!, s[n - 1]!, layers) : 0;
+    foam.off += (f[n] - f[0]) * dt * dx;
+    for (let i = 0; i < n; i++) {
+      const change = ratio * (f[i]! - f[i + 1]!);
+      if (change !== 0) w[base + i * step] = Math.max(0, sweep.w[i]! + change);
+    }
+  }
+}
+
+/**
+ * White is carried with its amount conserved: sweeps of the two axes take turns (Strang 1968), as many of them as the
+ * fastest place asks for.
+ * @param box fine cells @param dt s
+ */
+export function carry(foam: Foam, box: Box, dt: number): void {
+  const { ux, uy, fx, dx, physical: p } = foam;
+  let fastest = 0;
+  for (let J = box.j0 >> 1; J < (box.j1 + 1) >> 1; J++)
+    for (let k = J * fx + (box.i0 >> 1); k < J * fx + ((box.i1 + 1) >> 1); k++)
+      fastest = Math.max(fastest, Math.abs(ux[k]!), Math.abs(uy[k]!));
+  if (fastest === 0) return;
+  const parts = Math.ceil((fastest * dt) / (0.45 * dx));
+  const layers = { d1: p.skin, d2: p.film - p.skin, back: foam.tuned.back };
+  for (let part = 0; part < parts; part++) {
+    carryAlong(foam, part % 2 === 0, box, dt / parts, layers);
+    carryAlong(foam, part % 2 !== 0, box, dt / parts, layers);
+  }
+}
