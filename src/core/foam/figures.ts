@@ -79,7 +79,7 @@ function reaches({ nx, ny, dx, w, physical }: Foam, path: readonly Point[], side
  * @param board mm² that count as board
  */
 export function figuresOf(foam: Foam, seen: SeenWhite, lines: readonly { path: readonly Point[]; sea: 1 | -1 }[], board: number): Figures {
-  const { nx, dx, holes, physical, inside, w: coherent, m: stirred } = foam;
+  const { nx, dx, holes, physical, w: coherent, m: stirred } = foam;
   const cell = dx * dx;
   const wide = seen.box.i1 - seen.box.i0;
   let [white, veil, foamy, open, w, m] = [0, 0, 0, 0, 0, 0];
@@ -92,7 +92,7 @@ export function figuresOf(foam: Foam, seen: SeenWhite, lines: readonly { path: r
     const brightest = Math.max(lace, reflects(physical.scatter, seen.mist[n]!));
     if (brightest > WHITE) white++;
     else if (brightest > VEIL) veil++;
-    if (inside[k] || lace > VEIL) foamy++;
+    if (seen.depth[n]! > 0 || lace > VEIL) foamy++;
     if (seen.depth[n]! > 0) {
       open++;
       visible[seen.cell[n]!] = 1;

@@ -5,11 +5,10 @@ import type { Foam } from './state';
 
 /** The skin is warmed by the jet, loses to the room and shares with the film below, which loses to the board. */
 export function warmUp(foam: Foam, box: Box, dt: number, air?: Air): void {
-  const { fx, physical: p, roomC, skinC, restC, aged, dose, foot } = foam;
+  const { fx, physical: p, roomC, skinC, restC, dose, foot } = foam;
   const perSkin = 1 / (p.heatCapacity * p.skin * 1e-3);
   const perRest = 1 / (p.heatCapacity * (p.film - p.skin) * 1e-3);
   const shared = (2 * p.conductivity) / (p.film * 1e-3);
-  const roomAge = at(foam.ages, roomC);
   let hottest = foam.hottest;
   for (let J = box.j0; J < box.j1; J++)
     for (let I = box.i0; I < box.i1; I++) {
@@ -20,12 +19,19 @@ export function warmUp(foam: Foam, box: Box, dt: number, air?: Air): void {
       const now = t1 + dt * perSkin * (jet - p.toRoom * (t1 - roomC) - down);
       skinC[k] = now;
       restC[k] = t2 + dt * perRest * (down - p.toBoard * (t2 - roomC));
-      const faster = at(foam.ages, t2) - roomAge;
-      if (faster !== 0) aged[k] = aged[k]! * Math.exp(-p.thickens * faster * dt);
       if (t1 > 100) dose[k] = dose[k]! + dt * at(foam.scorches, t1);
       if (now > hottest) hottest = now;
     }
   foam.hottest = hottest;
+}
+
+/** The warm film ages faster than the room's: what it is thinner or thicker by, over a while. */
+export function ageOn(foam: Foam, box: Box, dt: number): void {
+  const { fx, physical: p, roomC, restC, aged } = foam;
+  const roomAge = at(foam.ages, roomC);
+  for (let J = box.j0; J < box.j1; J++)
+    for (let k = J * fx + box.i0; k < J * fx + box.i1; k++)
+      if (restC[k] !== roomC) aged[k] = aged[k]! * Math.exp(-p.thickens * (at(foam.ages, restC[k]!) - roomAge) * dt);
 }
 
 /** Heat spreads sideways in both layers, explicitly. */

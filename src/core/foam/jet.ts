@@ -54,41 +54,43 @@ export function reachOf({ fx, fy, dx }: Foam, jet: Jet): Box {
   };
 }
 
-/** Gusts of one moment over a box: both parts at the nodes of their lattice, blended between two slices of time. */
+/** Gusts of one moment at each field cell of a box: how much stronger the air is, and how much it goes aside, as shares. */
 export interface Gusts {
-  i0: number;
-  j0: number;
-  wide: number;
-  /** How much stronger the air is, and how much it goes aside, as shares. */
-  strength: Float64Array;
-  aside: Float64Array;
+  strength: Float32Array;
+  aside: Float32Array;
+}
+
+/** Lattice noise over a box of field cells, blended between two slices of time, row by row. */
+function gusting({ seed, t, dx, tuned }: Foam, { i0, j0, i1, j1 }: Box, of: number): Float32Array {
+  const slice = t / GUST;
+  const n = Math.floor(slice + 1e-9);
+  const now = Math.cos((Math.PI / 2) * (slice - n));
+  const then = Math.sin((Math.PI / 2) * (slice - n));
+  const at = (cell: number): number => ((2 * cell + 1) * dx) / LATTICE;
+  const [left, top] = [Math.floor(at(i0)), Math.floor(at(j0))];
+  const wide = Math.floor(at(i1 - 1)) + 2 - left;
+  const nodes = (row: number): Float64Array =>
+    Float64Array.from(
+      { length: wide },
+      (_, k) => tuned.gusts * (now * node(seed + of, left + k, row, n) + then * node(seed + of, left + k, row, n + 1)),
+    );
+  const columns = Array.from({ length: i1 - i0 }, (_, k) => Math.floor(at(i0 + k)) - left);
+  const weights = Float64Array.from(columns, (c, k) => ease(at(i0 + k) - left - c));
+  const out = new Float32Array((i1 - i0) * (j1 - j0));
+  const row = new Float64Array(wide);
+  let [above, below, lattice] = [nodes(top), nodes(top + 1), top];
+  for (let J = j0, k = 0; J < j1; J++) {
+    const y = at(J);
+    while (lattice < Math.floor(y)) [above, below, lattice] = [below, nodes(lattice + 2), lattice + 1];
+    const b = ease(y - lattice);
+    for (let c = 0; c < wide; c++) row[c] = above[c]! * (1 - b) + below[c]! * b;
+    for (let i = 0; i < weights.length; i++, k++) {
+      const c = columns[i]!;
+      out[k] = row[c]! + (row[c + 1]! - row[c]!) * weights[i]!;
+    }
+  }
+  return out;
 }
 
 /** @param box field cells the gusts are wanted over */
-export function gustsAt({ seed, t, dx, tuned }: Foam, box: Box): Gusts {
-  const slice = t / GUST;
-  const n = Math.floor(slice + 1e-9);
-  const [now, then] = [Math.cos((Math.PI / 2) * (slice - n)), Math.sin((Math.PI / 2) * (slice - n))];
-  const per = (2 * dx) / LATTICE;
-  const [i0, j0] = [Math.floor(box.i0 * per), Math.floor(box.j0 * per)];
-  const wide = Math.floor(box.i1 * per) + 2 - i0;
-  const tall = Math.floor(box.j1 * per) + 2 - j0;
-  const nodes = (of: number): Float64Array =>
-    Float64Array.from({ length: wide * tall }, (_, k) => {
-      const [i, j] = [i0 + (k % wide), j0 + Math.floor(k / wide)];
-      return tuned.gusts * (now * node(seed + of, i, j, n) + then * node(seed + of, i, j, n + 1));
-    });
-  return { i0, j0, wide, strength: nodes(31), aside: nodes(37) };
-}
-
-/** Reads gusts at a place, mm. */
-export function gust({ i0, j0, wide }: Gusts, of: Float64Array, x: number, y: number): number {
-  const gx = x / LATTICE - i0;
-  const gy = y / LATTICE - j0;
-  const i = gx | 0;
-  const j = gy | 0;
-  const a = ease(gx - i);
-  const b = ease(gy - j);
-  const k = j * wide + i;
-  return (of[k]! * (1 - a) + of[k + 1]! * a) * (1 - b) + (of[k + wide]! * (1 - a) + of[k + wide + 1]! * a) * b;
-}
+export const gustsAt = (foam: Foam, box: Box): Gusts => ({ strength: gusting(foam, box, 31), aside: gusting(foam, box, 37) });

@@ -1,5 +1,4 @@
 import { figuresOf, type Figures } from './figures';
-import { markInside } from './inside';
 import type { Point } from './line';
 import { Warp } from './picture/warp';
 import { whiteSeen, type SeenWhite } from './picture/white';
@@ -30,7 +29,6 @@ export class Eye {
 
   /** @param lines of white, and on which side of their run the sea lies @param board mm² that count */
   measure(lines: readonly { path: readonly Point[]; sea: 1 | -1 }[], board: number): Figures {
-    markInside(this.foam);
     return figuresOf(this.foam, this.see(this.whole()), lines, board);
   }
 }

@@ -4,7 +4,7 @@ import { contactsOf } from './contacts';
 import { coldOf } from './drive';
 import { at } from './fluidity';
 import { growCells } from './growth';
-import { conduct, warmUp } from './heat';
+import { ageOn, conduct, warmUp } from './heat';
 import { markInside } from './inside';
 import { reachOf, type Jet } from './jet';
 import { sinkIn, stirIn } from './mist';
@@ -19,7 +19,7 @@ import { setVelocity } from './velocity';
 export const STEP = 0.05;
 /** How often cells are born and grow: under the air, at rest while the film is warm, and cold, s. */
 const [CELLS_HOT, CELLS_WARM, CELLS_COLD] = [0.5, 2, 20];
-/** Heat spreads sideways this often, s. */
+/** Heat spreads sideways and ages the film this often, s. */
 const CONDUCTS = 0.5;
 /** A place this much over the room is warm, K. */
 const WARM = 0.5;
@@ -82,6 +82,7 @@ function stir(foam: Foam, dt: number, jet?: Jet): void {
   const before = Math.floor(foam.t / CONDUCTS + 1e-6);
   if (Math.floor((foam.t + dt) / CONDUCTS + 1e-6) > before) {
     conduct(foam, box, CONDUCTS);
+    ageOn(foam, box, CONDUCTS);
     foam.warm = clamp(around(warmPart(foam, box), MARGIN), fx, fy);
   } else foam.warm = box;
 }

@@ -32,9 +32,6 @@ export function speed(w: number, s: number, { d1, d2, back }: Layers): number {
 /** Less white than this on both sides does not move, mm. */
 const NOTHING = 1e-6;
 
-/** Slope of three neighbours, limited (van Leer 1974). */
-const limited = (a: number, b: number): number => (a * b > 0 ? (2 * a * b) / (a + b) : 0);
-
 /** One line of cells while it is swept. */
 class Sweep {
   w = new Float64Array(0);
@@ -81,25 +78,40 @@ function readLine(foam: Foam, velocity: Float32Array, alongX: boolean, line: num
   return moves;
 }
 
-/** Flux of the second order through the face between two cells of a line (van Leer 1974), by which of them the wave comes from. */
+/** Flux of the second order through the face between two cells of a line, by the limited slope (van Leer 1974) of the one the wave comes from. */
 function faces(n: number, ratio: number, layers: Layers): void {
   const { w, u, s, f } = sweep;
+  const { d1 } = layers;
+  const half = 0.5 / d1;
   for (let i = 1; i < n; i++) {
-    const [left, right] = [w[i - 1]!, w[i]!];
+    const left = w[i - 1]!;
+    const right = w[i]!;
     f[i] = 0;
     if (left < NOTHING && right < NOTHING) continue;
     const v = (u[i - 1]! + u[i]!) / 2;
     if (v === 0) continue;
     const skin = (s[i - 1]! + s[i]!) / 2;
-    const rise = right - left;
-    const wave = Math.abs(rise) > 1e-9 ? (flow(right, skin, layers) - flow(left, skin, layers)) / rise : speed(left, skin, layers);
-    const fromLeft = v * wave >= 0;
+    // white that lies within the skin on both sides always runs forward, and its flow is a parabola
+    const thin = left <= d1 && right <= d1;
+    const fromLeft = v > 0 === (thin || waveOf(left, right, skin, layers) >= 0);
     const up = fromLeft ? i - 1 : i;
-    const slope = up > 0 && up + 1 < n ? limited(w[up]! - w[up - 1]!, w[up + 1]! - w[up]!) : 0;
-    const courant = Math.min(1, Math.abs(v * speed(w[up]!, skin, layers)) * ratio);
-    const face = w[up]! + (fromLeft ? 0.5 : -0.5) * (1 - courant) * slope;
-    f[i] = v * flow(face, skin, layers);
+    const own = w[up]!;
+    let slope = 0;
+    if (up > 0 && up + 1 < n) {
+      const before = own - w[up - 1]!;
+      const after = w[up + 1]! - own;
+      if (before * after > 0) slope = (2 * before * after) / (before + after);
+    }
+    const courant = Math.min(1, Math.abs(v * (thin ? 1 - (skin * own) / d1 : speed(own, skin, layers))) * ratio);
+    const face = own + (fromLeft ? 0.5 : -0.5) * (1 - courant) * slope;
+    f[i] = v * (face <= d1 ? face * (1 - skin * face * half) : flow(face, skin, layers));
   }
+}
+
+/** Speed at which the step between two amounts runs, for a surface velocity of 1. */
+function waveOf(left: number, right: number, skin: number, layers: Layers): number {
+  const rise = right - left;
+  return Math.abs(rise) > 1e-9 ? (flow(right, skin, layers) - flow(left, skin, layers)) / rise : speed(left, skin, layers);
 }
 
 /** Carries the white of a box of fine cells along one axis for a while. White that leaves the board is lost, and counted. */
@@ -109,21 +121,30 @@ function carryAlong(foam: Foam, alongX: boolean, box: Box, dt: number, layers: L
   const [from, to, first, last, step, over, count] = alongX
     ? [box.i0, box.i1, box.j0, box.j1, 1, nx, nx]
     : [box.j0, box.j1, box.i0, box.i1, nx, 1, ny];
-  const n = to - from;
-  sweep.grow(n);
+  sweep.grow(to - from);
   const ratio = dt / dx;
+  const whole = sweep.w;
   for (let line = first; line < last; line++) {
-    if (!readLine(foam, velocity, alongX, line, from, to)) continue;
-    const base = line * over + from * step;
-    for (let i = 0; i < n; i++) sweep.w[i] = w[base + i * step]!;
+    const row = line * over;
+    // of a line only what has white, with two cells around for the slopes
+    let [a, b] = [from, to];
+    while (a < b && w[row + a * step]! < NOTHING) a++;
+    if (a === b) continue;
+    while (w[row + (b - 1) * step]! < NOTHING) b--;
+    a = Math.max(from, a - 2);
+    b = Math.min(to, b + 2);
+    if (!readLine(foam, velocity, alongX, line, a, b)) continue;
+    const n = b - a;
+    const base = row + a * step;
+    for (let i = 0; i < n; i++) whole[i] = w[base + i * step]!;
     faces(n, ratio, layers);
     const { u, s, f } = sweep;
-    f[0] = from === 0 && u[0]! < 0 ? u[0]! * flow(sweep.w[0]!, s[0]!, layers) : 0;
-    f[n] = to === count && u[n - 1]! > 0 ? u[n - 1]! * flow(sweep.w[n - 1]!, s[n - 1]!, layers) : 0;
+    f[0] = a === 0 && u[0]! < 0 ? u[0]! * flow(whole[0]!, s[0]!, layers) : 0;
+    f[n] = b === count && u[n - 1]! > 0 ? u[n - 1]! * flow(whole[n - 1]!, s[n - 1]!, layers) : 0;
     foam.off += (f[n] - f[0]) * dt * dx;
     for (let i = 0; i < n; i++) {
       const change = ratio * (f[i]! - f[i + 1]!);
-      if (change !== 0) w[base + i * step] = Math.max(0, sweep.w[i]! + change);
+      if (change !== 0) w[base + i * step] = Math.max(0, whole[i]! + change);
     }
   }
 }

@@ -1,5 +1,5 @@
 import { at } from './fluidity';
-import { footprintAt, gust, gustsAt, reachOf, sideOf, type Jet } from './jet';
+import { footprintAt, gustsAt, reachOf, sideOf, type Jet } from './jet';
 import type { Box } from './box';
 import type { Foam } from './state';
 
@@ -50,8 +50,9 @@ export function setVelocity(foam: Foam, box: Box, jet?: Jet): Box {
       if (jet && e > 0) {
         const x = (2 * I + 1) * dx;
         const y = (2 * J + 1) * dx;
-        const strength = jet.stress * e * (1 + (gusts ? gust(gusts, gusts.strength, x, y) : 0));
-        const across = FANS * sideOf(jet, x, y) + (gusts ? gust(gusts, gusts.aside, x, y) : 0);
+        const n = (J - reach!.j0) * (reach!.i1 - reach!.i0) + I - reach!.i0;
+        const strength = jet.stress * e * (gusts ? 1 + gusts.strength[n]! : 1);
+        const across = FANS * sideOf(jet, x, y) + (gusts ? gusts.aside[n]! : 0);
         tx += strength * (jet.dx - across * jet.dy);
         ty += strength * (jet.dy + across * jet.dx);
       }
@@ -59,7 +60,7 @@ export function setVelocity(foam: Foam, box: Box, jet?: Jet): Box {
       const all = skin + (d2 + q.slip * fieldBarrier[k]!) * at(foam.fluid, restC[k]!) * moves;
       const vx = q.drag * tx * all;
       const vy = q.drag * ty * all;
-      if (e > STRAINS) strain[k] = (Math.hypot(tx, ty) * skin) / d1;
+      if (e > STRAINS) strain[k] = (Math.sqrt(tx * tx + ty * ty) * skin) / d1;
       if (vx * vx + vy * vy < STILL * STILL) continue;
       ux[k] = vx;
       uy[k] = vy;
