@@ -22,7 +22,6 @@ for (const [path, name] of [
   ['/pieces', 'pieces'],
   ['/pieces/kelp-cove-1', 'piece'],
   ['/pieces/jetty-rail/board', 'board'],
-  ['/pieces/kelp-cove-1/print', 'piece-sheet'],
   ['/mix?with=kelp-cove-1:0,kelp-cove-2:0,kelp-cove-3:0', 'mix'],
   ['/tints', 'tints'],
   ['/shelf', 'shelf'],
@@ -43,6 +42,14 @@ await page.locator('[data-session="kelp-cove-1/pour-kelp-cove-1-glaze"]').focus(
 await page.keyboard.press('Enter');
 await page.getByText('Can wait:').waitFor();
 await picture('calendar');
+
+/** A wave in mid-pass: air held over what was pushed already. */
+await page.goto(`${base}/rehearse?piece=kelp-cove-1`);
+await page.getByRole('button', { name: 'Make one pass' }).and(page.locator(':enabled')).click();
+await page.waitForTimeout(24_000);
+await page.getByRole('button', { name: 'Freeze' }).click();
+await page.getByRole('button', { name: 'Make one pass' }).and(page.locator(':enabled')).waitFor();
+await picture('rehearse');
 
 /** A board whose bubble touches a line: what its film does by morning, and which foot to shim. */
 await page.goto(`${base}/pieces/kelp-cove-1/level`);

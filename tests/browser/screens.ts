@@ -27,6 +27,7 @@ export const screens = [
   '/mix?with=kelp-cove-1:0,kelp-cove-2:0,kelp-cove-3:0',
   '/mix/sheet?with=kelp-cove-1:0',
   '/scale?with=kelp-cove-1:0&batch=0',
+  '/rehearse?piece=skerry-coasters',
   '/shelf',
   '/shelf?view=buy',
   '/shelf?view=used',

@@ -1,7 +1,8 @@
-/** npm run bench [core | pour | size | app | calendar]: the figures of the quality bars, one JSON line each. Medians; nothing here passes or fails. */
+/** npm run bench [core | pour | foam | size | app | calendar]: the figures of the quality bars, one JSON line each. Medians; nothing here passes or fails. */
 const parts = {
   core: () => import('./core'),
   pour: () => import('./pour'),
+  foam: () => import('./foam'),
   size: () => import('./size'),
   app: () => import('./app'),
   calendar: () => import('./calendar'),

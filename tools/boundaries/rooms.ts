@@ -9,7 +9,7 @@ const core = (names: string): string[] => names.split(' ').map((name) => `core/$
 /** Only the store touches the database; others use its functions. */
 const DATABASE = ['src/lib/store/db'];
 const EVERY_CORE = core(
-  'units document craft geometry mix air cure tint level foam coat edit prepare schedule plan pour record bench calendar stock advice formats report simulate',
+  'units document craft geometry mix air cure tint level foam coat edit prepare schedule plan pour record bench calendar stock advice rehearse formats report simulate',
 );
 
 /** From the ground up: what a room may import stands above it here. */
@@ -35,6 +35,7 @@ export const rooms: Record<string, Room> = {
   'core/calendar': { rooms: core('units document craft air cure coat plan prepare schedule record bench') },
   'core/stock': { rooms: core('document craft mix air coat prepare plan pour record') },
   'core/advice': { rooms: core('units document craft geometry mix air cure tint level foam coat edit prepare plan pour calendar') },
+  'core/rehearse': { rooms: core('units document craft geometry mix cure tint foam coat plan') },
   'core/formats': {
     rooms: core('units document craft geometry mix air tint coat edit prepare plan pour calendar stock'),
     packages: ['fast-xml-parser', 'ical-generator', 'ical.js', 'papaparse', 'svgpath'],
@@ -49,7 +50,7 @@ export const rooms: Record<string, Room> = {
   'lib/planner': { rooms: core('plan') },
   'lib/zone': { rooms: core('air') },
   'lib/work': {
-    rooms: [...core('document geometry air tint plan pour calendar stock formats'), 'lib/store'],
+    rooms: [...core('document geometry air tint foam plan pour calendar stock rehearse formats'), 'lib/store'],
     packages: ['comlink', 'image-size'],
     hidden: DATABASE,
   },

@@ -46,11 +46,14 @@ export function reachOf({ fx, fy, dx }: Foam, jet: Jet): Box {
   const back = BEHIND * jet.along;
   const xs = [-back, far].flatMap((a) => [-wide, wide].map((b) => jet.x + a * jet.dx - b * jet.dy));
   const ys = [-back, far].flatMap((a) => [-wide, wide].map((b) => jet.y + a * jet.dy + b * jet.dx));
+  const i0 = Math.max(0, Math.floor(Math.min(...xs) / h));
+  const j0 = Math.max(0, Math.floor(Math.min(...ys) / h));
+  // air that passes beside the board reaches none of it
   return {
-    i0: Math.max(0, Math.floor(Math.min(...xs) / h)),
-    j0: Math.max(0, Math.floor(Math.min(...ys) / h)),
-    i1: Math.min(fx, Math.ceil(Math.max(...xs) / h)),
-    j1: Math.min(fy, Math.ceil(Math.max(...ys) / h)),
+    i0,
+    j0,
+    i1: Math.max(i0, Math.min(fx, Math.ceil(Math.max(...xs) / h))),
+    j1: Math.max(j0, Math.min(fy, Math.ceil(Math.max(...ys) / h))),
   };
 }
 
@@ -62,6 +65,7 @@ export interface Gusts {
 
 /** Lattice noise over a box of field cells, blended between two slices of time, row by row. */
 function gusting({ seed, t, dx, tuned }: Foam, { i0, j0, i1, j1 }: Box, of: number): Float32Array {
+  if (i1 <= i0 || j1 <= j0) return new Float32Array(0);
   const slice = t / GUST;
   const n = Math.floor(slice + 1e-9);
   const now = Math.cos((Math.PI / 2) * (slice - n));

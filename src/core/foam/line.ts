@@ -52,7 +52,9 @@ function along(foam: Foam, samples: readonly Sample[], far: number, does: (k: nu
     const [j0, j1] = [Math.max(0, Math.floor((p.y - far) / dx)), Math.min(ny, Math.ceil((p.y + far) / dx))];
     for (let j = j0; j < j1; j++)
       for (let i = i0; i < i1; i++) {
-        const d = Math.hypot((i + 0.5) * dx - p.x, (j + 0.5) * dx - p.y);
+        const ax = (i + 0.5) * dx - p.x;
+        const ay = (j + 0.5) * dx - p.y;
+        const d = ax * ax + ay * ay;
         if (d < near[j * nx + i]!) {
           near[j * nx + i] = d;
           which[j * nx + i] = n;
@@ -60,7 +62,7 @@ function along(foam: Foam, samples: readonly Sample[], far: number, does: (k: nu
       }
   });
   for (let k = 0; k < near.length; k++) {
-    if (near[k]! > far) continue;
+    if (near[k]! > far * far) continue;
     const p = samples[which[k]!]!;
     const [x, y] = [((k % nx) + 0.5) * dx - p.x, (Math.floor(k / nx) + 0.5) * dx - p.y];
     // beyond an end of the line nothing lies

@@ -2,10 +2,10 @@
 export { allowances, CutError, lent } from './allowance';
 export { blamed } from './blamed';
 export { cleanRings, partition } from './clip';
-export { crossesItself, lineLength, lineOf, smoothCurve, smoothRing } from './curve';
+export { crossesItself, lineLength, lineOf, shifted, smoothCurve, smoothRing } from './curve';
 export { cutBoard, Cutter } from './cutter';
 export { alongLine, distancesTo, fieldOf, partsAt, type Field } from './field';
-export { foamStrip, waveLength, waveOnBoard } from './foam';
+export { foamStrip, waveLength, waveLines, waveOnBoard } from './foam';
 export { middleOf } from './middle';
 export { bounds, outlineArea, rimLength, rimRings, withoutHoles, type Bounds, type Ring } from './outline';
 export { coatRegions, inlandBand, inside, partOf, type CoatRegions, type Kept } from './parts';

@@ -12,6 +12,7 @@
     { href: '/pieces', name: 'Pieces' },
     { href: '/tints', name: 'Tints' },
     { href: '/mix', name: 'Mix' },
+    { href: '/rehearse', name: 'Rehearse' },
     { href: '/calendar', name: 'Calendar' },
     { href: '/log', name: 'Log' },
     { href: '/shelf', name: 'Shelf' },

@@ -1,0 +1,29 @@
+import { proxy } from 'comlink';
+import { kept, task, type Kept, type Task } from './task';
+import type { Move, OneLuck, Scene, Setup } from '#core/rehearse';
+import type { OnFrame, RehearseWork } from './rehearse.worker';
+
+export type { Frame } from './rehearse.worker';
+
+const make = (): Worker => new Worker(new URL('./rehearse.worker.ts', import.meta.url), { type: 'module' });
+
+/** A board that is worked on beside the screen. End it when nothing shows it. @param died is told when it ended by itself */
+export function rehearseWork(died: () => void): Kept<RehearseWork> {
+  return kept<RehearseWork>(() => {
+    const worker = make();
+    worker.addEventListener('error', died);
+    return worker;
+  });
+}
+export const onFrame = (shows: OnFrame): OnFrame => proxy(shows);
+
+/** Several lucks of the same, in a worker of their own, so that they can be stopped. */
+export const lucksOf = (
+  scene: Scene,
+  setup: Setup,
+  moves: Move[],
+  pass: Move[],
+  count: number,
+  tells: (share: number) => void,
+): Task<OneLuck[]> =>
+  task<RehearseWork, OneLuck[], (share: number) => void>(make, (work, tell) => work.lucks(scene, setup, moves, pass, count, tell), tells);

@@ -1,0 +1,120 @@
+import { expose, transfer } from 'comlink';
+import type { Figures } from '#core/foam';
+import {
+  movesOn,
+  oneLuck,
+  stretch,
+  WorkedBoard,
+  type Aim,
+  type Move,
+  type OneLuck,
+  type Piece,
+  type Reading,
+  type Scene,
+  type Setup,
+} from '#core/rehearse';
+
+/** What is to be shown after something was done: how it stands, what changed of its picture, and the skin's warmth. */
+export interface Frame {
+  reading: Reading;
+  piece?: Piece;
+  heat: { wide: number; bytes: Uint8Array };
+  /** What the work took, ms. */
+  took: number;
+}
+export type OnFrame = (frame: Frame, share: number) => void;
+
+let board: WorkedBoard | undefined;
+/** Counts what was begun: what runs sees that it is over. */
+let turn = 0;
+
+function frame(began: number): Frame {
+  if (!board) throw new Error('no board is laid');
+  const piece = board.look();
+  return {
+    reading: board.read(),
+    ...(piece && { piece }),
+    heat: board.heat(),
+    took: performance.now() - began,
+  };
+}
+
+/** Handed over, not copied. */
+const handed = (f: Frame): Frame => transfer(f, [f.heat.bytes.buffer, ...(f.piece ? [f.piece.pixels.buffer] : [])] as ArrayBuffer[]);
+
+/** Lets what was asked meanwhile be heard. */
+const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
+/** A picture this often while something runs by itself, ms. */
+const EVERY = 90;
+
+/** Does moves until they are done or something else is begun. */
+async function run(moves: Iterable<Move>, count: number, seconds: (move: Move) => void, onFrame: OnFrame): Promise<boolean> {
+  const mine = ++turn;
+  let began = performance.now();
+  let k = 0;
+  for (const move of moves) {
+    seconds(move);
+    k++;
+    if (performance.now() - began < EVERY) continue;
+    onFrame(handed(frame(began)), k / count);
+    await breath();
+    if (mine !== turn) return false;
+    began = performance.now();
+  }
+  onFrame(handed(frame(began)), 1);
+  return true;
+}
+
+const work = {
+  /** Lays the white. */
+  lay(scene: Scene, setup: Setup): Frame {
+    turn++;
+    const began = performance.now();
+    board = new WorkedBoard(scene, setup);
+    return handed(frame(began));
+  },
+  /** Air in a hand, or none, for some steps of 50 ms. */
+  air(aims: (Aim | undefined)[]): Frame {
+    const began = performance.now();
+    for (const aim of aims) board?.step(aim);
+    return handed(frame(began));
+  },
+  /** Plays moves, as fast as they can be worked out. @returns whether it came to its end */
+  play: (moves: Move[], onFrame: OnFrame): Promise<boolean> =>
+    run(moves, moves.length, (move) => ('rest' in move ? board?.rest(move.rest) : board?.step(move.aim)), onFrame),
+  /** Rests the board, by parts. */
+  rest(seconds: number, onFrame: OnFrame): Promise<boolean> {
+    const parts = Array.from({ length: Math.ceil(seconds / 20) }, (_, k): Move => ({ rest: Math.min(20, seconds - 20 * k) }));
+    return run(parts, parts.length, (move) => 'rest' in move && board?.rest(move.rest), onFrame);
+  },
+  /** Ends what runs. */
+  stop(): void {
+    turn++;
+  },
+  /** Goes back to a second after the white was laid. */
+  back(t: number): Frame {
+    turn++;
+    const began = performance.now();
+    board?.back(t);
+    return handed(frame(began));
+  },
+  measure: (): Figures | undefined => board?.measure(),
+  done: (): Move[] => [...(board?.done ?? [])],
+  /** Several lucks of a stretch of the same, rested, and with one pass more. */
+  async lucks(scene: Scene, setup: Setup, moves: Move[], pass: Move[], count: number, tells: (share: number) => void): Promise<OneLuck[]> {
+    const cut = stretch(scene, STRETCH);
+    const on = (m: Move[]): Move[] => movesOn(m, cut, cut.scene.width, cut.scene.height);
+    const found: OneLuck[] = [];
+    for (let luck = 1; luck <= count; luck++) {
+      found.push(oneLuck(cut.scene, { ...setup, luck }, on(moves), on(pass), (share) => tells((luck - 1 + share) / count)));
+      await breath();
+    }
+    return found;
+  },
+};
+/** Of a line so much is tried by several lucks, mm. */
+const STRETCH = 80;
+
+export type RehearseWork = typeof work;
+
+expose(work);

@@ -1,0 +1,85 @@
+<script lang="ts">
+  import { onMount, untrack } from 'svelte';
+  import type { WaveCoat } from '#core/document';
+  import type { PiecePlan } from '#core/plan';
+  import { LUCKS } from '#core/rehearse';
+  import { fixed, plain } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
+  import Scrolled from '$lib/ui/Scrolled.svelte';
+  import Sheet from '$lib/ui/Sheet.svelte';
+  import Board from './Board.svelte';
+  import Came from './Came.svelte';
+  import Chosen from './Chosen.svelte';
+  import { Rehearsal } from './rehearsal.svelte';
+  import Sizes from './Sizes.svelte';
+  import Stop from './Stop.svelte';
+  import Strip from './Strip.svelte';
+
+  /** One wave on its board: laid, waited for, pushed and rested, as often as one likes. */
+  let { plan, wave }: { plan: PiecePlan; wave: WaveCoat } = $props();
+
+  const step = untrack(() => plan.pours.flatMap((p) => p.steps).find((s) => s.id.does === 'white' && s.id.coat === wave.id));
+  const batch = untrack(() =>
+    plan.pours.flatMap((p) => p.batches).find((b) => b.cups.some((c) => c.id.coat === wave.id && c.id.role === 'white')),
+  );
+  const SMALL = 640;
+  const rehearsal = untrack(
+    () => new Rehearsal(plan, wave, Math.round(wave.layAt ?? (step ? step.at - step.mixedAt : 20)), innerWidth < SMALL),
+  );
+  onMount(() => {
+    void rehearsal.lay();
+    return () => rehearsal.end();
+  });
+  const slow = $derived(rehearsal.pace !== undefined && rehearsal.pace < 0.9 ? rehearsal.pace : undefined);
+  const reading = $derived(rehearsal.reading);
+</script>
+
+<div class="grid min-h-0 grow gap-3 lg:grid-cols-[minmax(0,1fr)_350px]">
+  <Sheet title="As it would look" class="min-h-0 max-lg:min-h-96">
+    {#snippet aside()}
+      <p class="truncate text-[13px] text-soft">
+        {#if reading && rehearsal.doing === 'air'}{shared.write.temperature(reading.skin, 0)} skin, {reading.cells} cells
+        {:else}drag the air over it, or H to hold it on{/if} · grid of {shared.write.fine(rehearsal.dx, 1)}
+      </p>
+    {/snippet}
+    {#if rehearsal.died}
+      <div class="p-3" role="alert">
+        <p>The rehearsal stopped by itself. Nothing of the plan has changed.</p>
+        <button type="button" class="button mt-2" onclick={() => rehearsal.again()}>Lay the white again</button>
+      </div>
+    {/if}
+    <Board {rehearsal} />
+    {#if slow !== undefined && !rehearsal.busy}
+      <p class="flex flex-wrap items-center gap-2 border-t border-rule bg-warnground px-3 py-1 text-[13px] text-warnink" role="status">
+        This device works at {fixed(slow, 1)} of real time, so the air stays too long.
+        {#if rehearsal.coarser}<button type="button" class="underline" onclick={() => rehearsal.onGrid(rehearsal.coarser!)}
+            >Use a grid of {shared.write.fine(rehearsal.coarser, 1)}</button
+          >{/if}
+      </p>
+    {/if}
+    <Strip {rehearsal} />
+  </Sheet>
+  <Scrolled label="What is laid, how it is pushed and what came of it" class="flex min-h-0 flex-col gap-3 lg:overflow-y-auto">
+    <Sheet
+      title="White, wait, air"
+      aside={batch?.windows.white ? `ready ${plain(batch.windows.white.from, 0)}–${plain(batch.windows.white.until, 0)} min` : ''}
+      class="shrink-0"
+    >
+      <Chosen {rehearsal} ready={batch?.windows.white} />
+    </Sheet>
+    <Sheet title="What came of it" aside={rehearsal.lucks ? `${LUCKS} lucks, rested` : 'this luck, now'} class="shrink-0">
+      <Came {rehearsal} />
+      {#if rehearsal.figures}<Sizes sizes={rehearsal.figures.sizes} />{/if}
+    </Sheet>
+    <Sheet
+      title={rehearsal.lucks ? (rehearsal.lucks.advice.stop ? 'You could stop here' : 'You could go on') : 'Stop or go on'}
+      class="shrink-0"
+    >
+      <Stop {rehearsal} />
+    </Sheet>
+    <p class="px-1 text-[12.5px] text-soft">
+      A rehearsal, not a promise. Warmth, thickness and light follow measured figures; how hard the air pushes, how white opens and how it
+      turns to mist were set by eye, and are to be fitted to your own boards.
+    </p>
+  </Scrolled>
+</div>

@@ -1,0 +1,84 @@
+<script lang="ts">
+  import { passed } from './words';
+  import type { Rehearsal } from './rehearsal.svelte';
+
+  /** What was done, second by second: played, rested, frozen, and gone back in. */
+  let { rehearsal }: { rehearsal: Rehearsal } = $props();
+
+  /** A rest is drawn shorter than the air, that minutes of it leave room for seconds. */
+  const drawn = (kind: string, seconds: number): number => (kind === 'rest' ? 12 + Math.min(120, seconds / 20) : seconds);
+  const strip = $derived.by(() => {
+    let x = 0;
+    return rehearsal.spans.map((s) => {
+      const from = x;
+      x += drawn(s.kind, s.until - s.from);
+      return { ...s, x: from, wide: x - from };
+    });
+  });
+  const long = $derived(Math.max(60, ...strip.map((s) => s.x + s.wide)));
+  const heat = $derived(rehearsal.spans.reduce((sum, s) => sum + (s.kind === 'air' ? s.until - s.from : 0), 0));
+  const rested = $derived(rehearsal.spans.reduce((sum, s) => sum + (s.kind === 'rest' ? s.until - s.from : 0), 0));
+  const running = $derived(rehearsal.doing === 'playing' || rehearsal.doing === 'resting');
+  let to = $state<number>();
+  /** The beginning of each stroke and rest: where one would go back to. */
+  const stops = $derived(rehearsal.spans.filter((s) => s.kind !== 'back'));
+  const last = $derived(stops.at(-1));
+</script>
+
+<div class="flex shrink-0 flex-wrap items-center gap-2 border-t border-rule px-3 py-2">
+  {#if running}
+    <button type="button" class="button" onclick={() => rehearsal.freeze()}>Freeze</button>
+    <progress class="w-32" value={rehearsal.share} max="1" aria-label="How much of it is done"></progress>
+  {:else}
+    <button type="button" class="button" disabled={rehearsal.busy} onclick={() => rehearsal.play(rehearsal.pass())}>Make one pass</button>
+    <button type="button" class="button" disabled={rehearsal.busy} onclick={() => rehearsal.rest()}>Rest 30 min</button>
+    {#if rehearsal.before.length && !rehearsal.spans.length}
+      <button type="button" class="button" disabled={rehearsal.busy} onclick={() => rehearsal.play(rehearsal.before)}
+        >The same air again</button
+      >
+    {/if}
+  {/if}
+  <div class="relative min-w-40 grow">
+    <svg viewBox="0 0 {long} 10" preserveAspectRatio="none" class="h-5 w-full" aria-hidden="true">
+      <path d="M0 9.500H{long}" class="stroke-line" stroke-width="0.500" />
+      {#each strip as s (s.from)}
+        {#if s.kind !== 'back'}<rect
+            x={s.x}
+            y={s.kind === 'air' ? 1 : 3}
+            width={Math.max(0.3, s.wide)}
+            height={s.kind === 'air' ? 8 : 6}
+            class={s.kind === 'air' ? 'fill-ink' : 'fill-line'}
+          />{/if}
+      {/each}
+    </svg>
+    <label class="sr-only" for="rewind">Go back to</label>
+    <input
+      id="rewind"
+      type="range"
+      class="absolute inset-x-0 top-0 w-full opacity-70"
+      min="0"
+      max={Math.max(1, Math.round(rehearsal.seconds))}
+      step="1"
+      value={to ?? Math.round(rehearsal.seconds)}
+      disabled={rehearsal.busy || !rehearsal.spans.length}
+      aria-valuetext="{passed(to ?? rehearsal.seconds)} after the white"
+      oninput={(e) => (to = e.currentTarget.valueAsNumber)}
+      onchange={async () => {
+        if (to !== undefined) await rehearsal.back(to);
+        to = undefined;
+      }}
+    />
+  </div>
+  <p class="text-[13px] text-soft tabular-nums">
+    {to !== undefined
+      ? `back to ${passed(to)}`
+      : `${Math.round(heat)} s of air${rested > 0 ? `, ${Math.round(rested / 60)} min rested` : ''}`}
+  </p>
+  <button
+    type="button"
+    class="button"
+    disabled={rehearsal.busy || !last}
+    title="Takes the last stroke or rest back"
+    onclick={() => last && rehearsal.back(last.from)}>Back one</button
+  >
+</div>
