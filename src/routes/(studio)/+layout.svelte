@@ -1,23 +1,12 @@
 <script lang="ts">
   import { page } from '$app/state';
   import { onMount, type Snippet } from 'svelte';
-  import { shared } from '$lib/store/shared.svelte';
-  import { asideWords } from '$lib/ui/aside';
   import Guard from '$lib/ui/Guard.svelte';
 
   let { children }: { children: Snippet } = $props();
 
-  const places = [
-    { href: '/today', name: 'Today' },
-    { href: '/pieces', name: 'Pieces' },
-    { href: '/tints', name: 'Tints' },
-    { href: '/mix', name: 'Mix' },
-    { href: '/rehearse', name: 'Rehearse' },
-    { href: '/calendar', name: 'Calendar' },
-    { href: '/log', name: 'Log' },
-    { href: '/shelf', name: 'Shelf' },
-    { href: '/settings', name: 'Settings' },
-  ];
+  /** Screens by their names, which are their addresses too. */
+  const places = ['Today', 'Pieces', 'Tints', 'Mix', 'Rehearse', 'Calendar', 'Log', 'Shelf', 'Settings'];
 
   /** Fetched when the screen has been drawn. */
   let beside = $state.raw<typeof import('$lib/ui/beside')>();
@@ -35,12 +24,13 @@
       Nerite
     </a>
     <nav aria-label="Screens" class="flex gap-4 max-sm:order-last max-sm:w-full max-sm:justify-between max-sm:gap-2">
-      {#each places as place (place.href)}
-        {@const here = page.url.pathname.startsWith(place.href)}
+      {#each places as name (name)}
+        {@const href = `/${name.toLowerCase()}`}
+        {@const here = page.url.pathname.startsWith(href)}
         <a
-          href={place.href}
+          {href}
           aria-current={here ? 'page' : undefined}
-          class="border-b-2 py-1 {here ? 'border-buoy font-bold' : 'border-transparent text-soft hover:text-ink'}">{place.name}</a
+          class="border-b-2 py-1 {here ? 'border-buoy font-bold' : 'border-transparent text-soft hover:text-ink'}">{name}</a
         >
       {/each}
     </nav>
@@ -49,14 +39,8 @@
     >
   </header>
   <Guard what="Notices"
-    >{#if beside}<beside.Notices />{/if}</Guard
+    >{#if beside}<beside.Notices /><beside.AsideLine />{/if}</Guard
   >
-  {#if shared.aside?.length}
-    <p class="shrink-0 border-b border-line bg-warnground px-4 py-1 text-[13px] print:hidden">
-      {shared.aside.length === 1 ? `1 ${asideWords(shared.aside[0]!)}` : `${shared.aside.length} things`} could not be read and
-      {shared.aside.length === 1 ? 'was' : 'were'} put aside. <a class="underline" href="/settings">See in Settings</a>
-    </p>
-  {/if}
   <div class="relative min-h-0 grow overflow-y-auto print:overflow-visible">
     <Guard what="This screen" {children}>{#snippet more()}<a class="button" href="/settings">To the settings</a>{/snippet}</Guard>
   </div>

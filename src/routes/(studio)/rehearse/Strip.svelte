@@ -38,8 +38,8 @@
       >
     {/if}
   {/if}
-  <div class="relative min-w-40 grow">
-    <svg viewBox="0 0 {long} 10" preserveAspectRatio="none" class="h-5 w-full" aria-hidden="true">
+  <div class="flex min-w-40 grow flex-col">
+    <svg viewBox="0 0 {long} 10" preserveAspectRatio="none" class="h-4 w-full" aria-hidden="true">
       <path d="M0 9.500H{long}" class="stroke-line" stroke-width="0.500" />
       {#each strip as s (s.from)}
         {#if s.kind !== 'back'}<rect
@@ -55,7 +55,7 @@
     <input
       id="rewind"
       type="range"
-      class="absolute inset-x-0 top-0 w-full opacity-70"
+      class="h-4 w-full"
       min="0"
       max={Math.max(1, Math.round(rehearsal.seconds))}
       step="1"
