@@ -81,6 +81,23 @@ visit('a pass is made and rested, and eight lucks say how sure it is and whether
   await page.getByText(/^Rested it reaches/).waitFor();
 });
 
+visit('early and late are played side by side with the same luck, and each says how it differs', {}, async ({ page }) => {
+  await page.goto(COASTERS);
+  await idle(page);
+  await page.getByRole('combobox', { name: 'side by side' }).selectOption({ label: 'Early and late' });
+  for (const name of ['too early', 'as soon as it may', 'in the middle', 'too late']) await page.getByRole('region', { name }).waitFor();
+  await until(
+    () => page.getByText(/^(Beside “too early” it|Much as “too early”)/).count(),
+    (n) => n === 3,
+    'three that differ',
+  );
+  const figure = async (name: string): Promise<number> =>
+    Number.parseFloat(await page.getByRole('region', { name }).locator('dd').first().innerText());
+  assert.ok((await figure('too late')) < (await figure('too early')), 'late white goes less far');
+  await page.getByRole('combobox', { name: 'side by side' }).selectOption({ label: 'nothing, one board' });
+  await idle(page);
+});
+
 visit('by keys: the air is moved, turned and held on, and no white is no harm', {}, async ({ page }) => {
   await page.goto(COASTERS);
   await idle(page);
@@ -101,13 +118,11 @@ visit('by keys: the air is moved, turned and held on, and no white is no harm', 
     await page.getByText('white of the board').locator('..').locator('dd').first().filter({ hasText: says }).waitFor();
     await idle(page);
   }
-  await page.getByLabel('White', { exact: true }).fill('a lot');
-  await page.getByLabel('White', { exact: true }).press('Enter');
-  await page
-    .getByText(/White/)
-    .filter({ hasText: /ml|number/ })
-    .first()
-    .waitFor();
+  const white = page.getByLabel('White', { exact: true });
+  await white.fill('a lot');
+  await white.press('Enter');
+  await page.locator('[aria-invalid=true]').waitFor();
+  assert.equal(await white.inputValue(), 'a lot', 'what was typed stays');
 });
 
 visit('a rehearsal that ends by itself says so, and is laid again', { alone: true, allow: /./ }, async ({ page }) => {

@@ -1,7 +1,7 @@
 import { Eye, goBack, layDown, momentOf, type Figures } from '#core/foam';
 import { does, type Move } from './moves';
 import type { Scene } from './scene';
-import { laidOn, type Setup } from './setup';
+import { laidOn, towardSea, type Setup } from './setup';
 
 /** How many lucks stand behind a figure. */
 export const LUCKS = 8;
@@ -74,8 +74,9 @@ export function oneLuck(
   return { left, further: rested() };
 }
 
-/** Across its line so much of a scene is kept, mm. */
+/** Across its line so much of a scene is kept, mm, and this share of it further out to sea than up the beach. */
 const ACROSS = 200;
+const OUT = 0.2;
 
 /** A part of a scene, and where its corner lies on the board, mm. */
 export interface Stretch {
@@ -84,8 +85,8 @@ export interface Stretch {
   y: number;
 }
 
-/** A stretch of a scene along its line, so that several lucks of it take seconds, and where its corner lies. @param most mm */
-export function stretch(scene: Scene, most: number): Stretch {
+/** A stretch of a scene along its line, so that several lucks of it take seconds, and where its corner lies. @param most, across mm */
+export function stretch(scene: Scene, most: number, across = ACROSS): Stretch {
   const path = scene.lines[0]?.path.filter((p) => p.x >= 0 && p.y >= 0 && p.x <= scene.width && p.y <= scene.height) ?? [];
   const middle = path[path.length >> 1];
   if (!middle || Math.max(scene.width, scene.height) <= most) return { scene, x: 0, y: 0 };
@@ -93,13 +94,20 @@ export function stretch(scene: Scene, most: number): Stretch {
   const spans = (of: 'x' | 'y'): number => Math.abs(path.at(-1)![of] - path[0]![of]);
   // cut along the line alone: out to sea all is kept that white may reach
   const flat = spans('x') >= spans('y');
-  const wide = Math.min(scene.nx, cells(flat ? most : ACROSS));
-  const tall = Math.min(scene.ny, cells(flat ? ACROSS : most));
+  const wide = Math.min(scene.nx, cells(flat ? most : across));
+  const tall = Math.min(scene.ny, cells(flat ? across : most));
+  const sea = towardSea(scene.lines, middle);
+  const out = OUT * across;
   const clamp = (v: number, n: number, side: number): number =>
     2 * Math.floor(Math.min(Math.max(0, Math.round(v / scene.dx) - side / 2), n - side) / 2);
-  const [i0, j0] = [clamp(middle.x, scene.nx, wide), clamp(middle.y, scene.ny, tall)];
+  const [i0, j0] = [clamp(middle.x + Math.cos(sea) * out, scene.nx, wide), clamp(middle.y + Math.sin(sea) * out, scene.ny, tall)];
   const film = new Uint8Array(wide * tall);
-  for (let j = 0; j < tall; j++) film.set(scene.film.subarray((j0 + j) * scene.nx + i0, (j0 + j) * scene.nx + i0 + wide), j * wide);
+  const ground = new Float32Array(3 * wide * tall);
+  for (let j = 0; j < tall; j++) {
+    const from = (j0 + j) * scene.nx + i0;
+    film.set(scene.film.subarray(from, from + wide), j * wide);
+    ground.set(scene.ground.subarray(3 * from, 3 * (from + wide)), 3 * j * wide);
+  }
   const [ox, oy] = [i0 * scene.dx, j0 * scene.dx];
   const cut: Scene = {
     ...scene,
@@ -108,7 +116,7 @@ export function stretch(scene: Scene, most: number): Stretch {
     nx: wide,
     ny: tall,
     film,
-    ground: new Float32Array(0),
+    ground,
     board: scene.board * ((wide * tall) / (scene.nx * scene.ny)),
     lines: scene.lines.map((l) => ({ ...l, path: l.path.map((p) => ({ x: p.x - ox, y: p.y - oy })) })),
     // the white of a millimetre stays what it is

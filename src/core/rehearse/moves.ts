@@ -38,6 +38,17 @@ export function movesOf(acts: readonly Act[]): Move[] {
   });
 }
 
+/** Long rests are cut, so that what is seen of them follows, s. */
+const PART = 20;
+
+/** The same moves, their rests in parts. */
+export const inParts = (moves: readonly Move[]): Move[] =>
+  moves.flatMap((move) =>
+    'rest' in move && move.rest > PART
+      ? Array.from({ length: Math.ceil(move.rest / PART) }, (_, k): Move => ({ rest: Math.min(PART, move.rest - PART * k) }))
+      : [move],
+  );
+
 /** Air further off than this does nothing here, mm. */
 const FAR = 60;
 

@@ -1,6 +1,7 @@
 import { expose, transfer } from 'comlink';
 import type { Figures } from '#core/foam';
 import {
+  inParts,
   movesOn,
   oneLuck,
   stretch,
@@ -48,15 +49,15 @@ const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve)
 const EVERY = 90;
 
 /** Does moves until they are done or something else is begun. */
-async function run(moves: Iterable<Move>, count: number, seconds: (move: Move) => void, onFrame: OnFrame): Promise<boolean> {
+async function run(moves: readonly Move[], does: (move: Move) => void, onFrame: OnFrame): Promise<boolean> {
   const mine = ++turn;
   let began = performance.now();
   let k = 0;
   for (const move of moves) {
-    seconds(move);
+    does(move);
     k++;
     if (performance.now() - began < EVERY) continue;
-    onFrame(handed(frame(began)), k / count);
+    onFrame(handed(frame(began)), k / moves.length);
     await breath();
     if (mine !== turn) return false;
     began = performance.now();
@@ -81,11 +82,11 @@ const work = {
   },
   /** Plays moves, as fast as they can be worked out. @returns whether it came to its end */
   play: (moves: Move[], onFrame: OnFrame): Promise<boolean> =>
-    run(moves, moves.length, (move) => ('rest' in move ? board?.rest(move.rest) : board?.step(move.aim)), onFrame),
+    run(inParts(moves), (move) => ('rest' in move ? board?.rest(move.rest) : board?.step(move.aim)), onFrame),
   /** Rests the board, by parts. */
   rest(seconds: number, onFrame: OnFrame): Promise<boolean> {
-    const parts = Array.from({ length: Math.ceil(seconds / 20) }, (_, k): Move => ({ rest: Math.min(20, seconds - 20 * k) }));
-    return run(parts, parts.length, (move) => 'rest' in move && board?.rest(move.rest), onFrame);
+    const parts = inParts([{ rest: seconds }]);
+    return run(parts, (move) => 'rest' in move && board?.rest(move.rest), onFrame);
   },
   /** Ends what runs. */
   stop(): void {

@@ -23,7 +23,7 @@
       >
       Nerite
     </a>
-    <nav aria-label="Screens" class="flex gap-4 max-sm:order-last max-sm:w-full max-sm:justify-between max-sm:gap-2">
+    <nav aria-label="Screens" class="flex gap-4 max-sm:order-last max-sm:w-full max-sm:justify-between max-sm:gap-1 max-sm:text-[12px]">
       {#each places as name (name)}
         {@const href = `/${name.toLowerCase()}`}
         {@const here = page.url.pathname.startsWith(href)}

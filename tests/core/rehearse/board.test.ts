@@ -7,6 +7,7 @@ import type { Means } from '#core/plan';
 import {
   advise,
   ageAt,
+  inParts,
   movesOf,
   movesOn,
   oneLuck,
@@ -18,6 +19,7 @@ import {
   stretch,
   takes,
   towardSea,
+  waysOf,
   WorkedBoard,
   type Setup,
 } from '#core/rehearse';
@@ -176,6 +178,52 @@ test('several lucks: figures lie between their least and their most, and a pass 
   assert.ok(advice.mist > 0, 'and stirs more of it in');
   // what reaches far enough already only loses by another pass
   assert.equal(advise(lucks, 1).stop, advice.mist > 0.03 || advice.cells > 0.12 || advice.contrast > 0.1);
+});
+
+test('side by side: each question has its ways, and but for what is asked they are alike', () => {
+  const { planned, wave } = small;
+  const same = {
+    setup: setup(),
+    hand,
+    ready: { from: 12, until: 40 },
+    barrier: 0.36,
+    age: (min: number): number => ageAt(planned, wave, min),
+  };
+  for (const question of ['when', 'passes', 'barrier', 'white', 'tool'] as const) {
+    const ways = waysOf(question, same);
+    assert.ok(ways.length >= 2 && ways.length <= 4, question);
+    assert.equal(new Set(ways.map((w) => w.name)).size, ways.length);
+    for (const way of ways) {
+      assert.equal(way.setup.luck, same.setup.luck);
+      const { age, minute, barrier, ml, ...rest } = way.setup;
+      assert.deepEqual(rest, { rough: 0.28, additive: false, luck: 1 });
+      assert.equal(question === 'when' || (age === 1200 && minute === 20), true);
+      assert.equal(question === 'barrier' || barrier === 0, true);
+      assert.equal(question === 'white' || ml === 3, true);
+      assert.equal(question === 'tool' || way.hand === hand, true);
+    }
+  }
+  const when = waysOf('when', same).map((w) => w.setup);
+  assert.ok(when[0]!.minute < same.ready.from && when.at(-1)!.minute > same.ready.until);
+  assert.deepEqual(
+    when.map((w) => w.age),
+    when.map((w) => w.age).toSorted((a, b) => a - b),
+  );
+});
+
+test('of two boards with the same luck the later one is pushed less far', () => {
+  const pass = movesOf(pushes(small.scene, hand, small.wave.reachSea));
+  const reach = (minute: number): number => {
+    const board = new WorkedBoard(small.scene, setup({ minute, age: ageAt(small.planned, small.wave, minute) }));
+    for (const move of pass) if (!('rest' in move)) board.step(move.aim);
+    return board.measure().toSea.middle;
+  };
+  assert.ok(reach(55) < reach(12));
+});
+
+test('a rest in parts is as long as it was', () => {
+  const parts = inParts([{ rest: 65 }, {}, { rest: 5 }]);
+  assert.deepEqual(parts, [{ rest: 20 }, { rest: 20 }, { rest: 20 }, { rest: 5 }, {}, { rest: 5 }]);
 });
 
 test('each tint and each way of laying has a scene: in every school a wave may be laid in', () => {

@@ -29,8 +29,20 @@
   const nth = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'];
   const nameOf = (c: WaveCoat): string =>
     c.name ?? (waves.length > 1 ? `${nth[waves.indexOf(c)] ?? waves.indexOf(c) + 1} wave` : 'the wave');
-  const show = (to: string, coat?: string) =>
-    goto(`/rehearse?piece=${to}${coat ? `&coat=${coat}` : ''}`, { replaceState: true, noScroll: true, keepFocus: true });
+  const questions = [
+    { value: 'when', label: 'Early and late' },
+    { value: 'passes', label: 'One pass and several' },
+    { value: 'barrier', label: 'Clear under it or none' },
+    { value: 'white', label: 'Little white and much' },
+    { value: 'tool', label: 'This tool and that' },
+  ] as const;
+  const question = $derived(questions.find((q) => q.value === page.url.searchParams.get('beside'))?.value);
+  const show = (to: string, coat?: string, beside: string | undefined = question) =>
+    goto(`/rehearse?piece=${to}${coat ? `&coat=${coat}` : ''}${beside ? `&beside=${beside}` : ''}`, {
+      replaceState: true,
+      noScroll: true,
+      keepFocus: true,
+    });
 </script>
 
 <svelte:head><title>{piece ? `Rehearse ${piece.name}` : 'Rehearse'} · Nerite</title></svelte:head>
@@ -56,12 +68,25 @@
             ></label
           >
         {/if}
+        <label class="flex items-center gap-1.5"
+          >side by side<select
+            class="input min-h-8! w-auto! px-1! text-ink"
+            value={question ?? ''}
+            onchange={(e) => show(piece.id, wave.id, e.currentTarget.value)}
+            ><option value="">nothing, one board</option>{#each questions as q (q.value)}<option value={q.value}>{q.label}</option
+              >{/each}</select
+          ></label
+        >
         <a class="button" href="/pieces/{piece.id}">To the piece</a>
       </div>
     {/if}
   </div>
   {#if plan && wave && painted.yes}
-    {#key `${plan.piece.id} ${wave.id}`}<Held {plan} {wave} />{/key}
+    {#key `${plan.piece.id} ${wave.id}`}
+      {#if question}
+        {#await import('./Beside.svelte') then { default: Beside }}<Beside {plan} {wave} {question} />{/await}
+      {:else}<Held {plan} {wave} />{/if}
+    {/key}
   {:else if shared.pieces && !pieces.length}
     <div class="sheet p-6">
       <h2 class="text-[20px]">No wave to rehearse yet</h2>

@@ -84,8 +84,10 @@
   );
   const path = (line: (typeof scene.lines)[number]): string =>
     `M${line.path.map((p) => `${(p.x * scale).toFixed(1)} ${(p.y * scale).toFixed(1)}`).join('L')}`;
-  /** The reach that is wanted, out to sea of the first line, and where the white got to. */
+  /** Where the white got to, out to sea of its line, mm. */
   const reached = $derived(rehearsal.figures?.toSea.middle);
+  /** Two names nearer to each other than this would lie on one another, px. */
+  const NEAR = 14;
   /** Where the line leaves the right side of the board, px. */
   const line = $derived.by(() => {
     const on = scene.lines[0]?.path.filter((p) => p.x >= 0 && p.x <= scene.width && p.y >= 0 && p.y <= scene.height) ?? [];
@@ -114,7 +116,11 @@
       <path d={rim} fill="none" class="stroke-line" />
       {#each scene.lines as l, i (i)}<path d={path(l)} fill="none" class="stroke-buoy" stroke-dasharray="5 4" opacity="0.8" />{/each}
       {#if line}
-        <text x={scene.width * scale + 8} y={line.y + 4} class="fill-buoy text-[13px]">line</text>
+        <text
+          x={scene.width * scale + 8}
+          y={line.y + (reached !== undefined && reached * scale < NEAR ? NEAR : 4)}
+          class="fill-buoy text-[13px]">line</text
+        >
         {#if reached && Math.sin(line.sea) < -0.5}
           <g class="stroke-open"><path d="M{scene.width * scale + 6} {line.y - reached * scale}h60" stroke-width="1.5" /></g>
           <text x={scene.width * scale + 8} y={line.y - reached * scale - 5} class="fill-open text-[13px]"

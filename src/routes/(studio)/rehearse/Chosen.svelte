@@ -78,7 +78,7 @@
     ><input
       type="checkbox"
       checked={setup.barrier > 0}
-      onchange={(e) => rehearsal.set({ barrier: e.currentTarget.checked ? Math.max(0.3, rehearsal.barrier) : 0 })}
+      onchange={(e) => rehearsal.set({ barrier: e.currentTarget.checked ? rehearsal.barrier : 0 })}
     /><span>clear barrier under it</span></label
   >
   <fieldset class="flex flex-wrap items-center gap-x-3 gap-y-1 border-t border-rule pt-2 text-[13px]">

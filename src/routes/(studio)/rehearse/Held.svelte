@@ -14,18 +14,14 @@
   import Sizes from './Sizes.svelte';
   import Stop from './Stop.svelte';
   import Strip from './Strip.svelte';
+  import { begunWith } from './wave';
 
   /** One wave on its board: laid, waited for, pushed and rested, as often as one likes. */
   let { plan, wave }: { plan: PiecePlan; wave: WaveCoat } = $props();
 
-  const step = untrack(() => plan.pours.flatMap((p) => p.steps).find((s) => s.id.does === 'white' && s.id.coat === wave.id));
-  const batch = untrack(() =>
-    plan.pours.flatMap((p) => p.batches).find((b) => b.cups.some((c) => c.id.coat === wave.id && c.id.role === 'white')),
-  );
   const SMALL = 640;
-  const rehearsal = untrack(
-    () => new Rehearsal(plan, wave, Math.round(wave.layAt ?? (step ? step.at - step.mixedAt : 20)), innerWidth < SMALL),
-  );
+  const same = untrack(() => begunWith(plan, wave));
+  const rehearsal = untrack(() => new Rehearsal(plan, wave, same, innerWidth < SMALL));
   onMount(() => {
     void rehearsal.lay();
     return () => rehearsal.end();
@@ -60,12 +56,8 @@
     <Strip {rehearsal} />
   </Sheet>
   <Scrolled label="What is laid, how it is pushed and what came of it" class="flex min-h-0 flex-col gap-3 lg:overflow-y-auto">
-    <Sheet
-      title="White, wait, air"
-      aside={batch?.windows.white ? `ready ${plain(batch.windows.white.from, 0)}–${plain(batch.windows.white.until, 0)} min` : ''}
-      class="shrink-0"
-    >
-      <Chosen {rehearsal} ready={batch?.windows.white} />
+    <Sheet title="White, wait, air" aside="ready {plain(same.ready.from, 0)}–{plain(same.ready.until, 0)} min" class="shrink-0">
+      <Chosen {rehearsal} ready={same.ready} />
     </Sheet>
     <Sheet title="What came of it" aside={rehearsal.lucks ? `${LUCKS} lucks, rested` : 'this luck, now'} class="shrink-0">
       <Came {rehearsal} />

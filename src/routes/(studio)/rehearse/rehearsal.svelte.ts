@@ -7,12 +7,9 @@ import {
   LUCKS,
   movesOf,
   overLucks,
-  plannedBarrier,
-  plannedWhite,
   pushes,
   sceneOf,
   takes,
-  toolOf,
   towardSea,
   type Advice,
   type Aim,
@@ -21,6 +18,7 @@ import {
   type Move,
   type OverLucks,
   type Reading,
+  type Same,
   type Scene,
   type Setup,
 } from '#core/rehearse';
@@ -56,7 +54,7 @@ const REST = 1800;
 export class Rehearsal {
   readonly plan: PiecePlan;
   readonly wave: WaveCoat;
-  /** Clear under the white as it is planned, mm. */
+  /** Clear under the white where there is one, mm. */
   readonly barrier: number;
   #work = rehearseWork(() => (this.died = true));
   /** What is drawn on; the screen hands it over. */
@@ -85,22 +83,14 @@ export class Rehearsal {
   #moves: Move[] = [];
   #ended = false;
 
-  constructor(plan: PiecePlan, wave: WaveCoat, minute: number, small = false) {
+  constructor(plan: PiecePlan, wave: WaveCoat, same: Same, small = false) {
     this.plan = plan;
     this.wave = wave;
-    this.barrier = plannedBarrier(wave);
+    this.barrier = same.barrier;
     const long = Math.max(plan.bounds.width, plan.bounds.height);
     this.dx = small ? 1 : long > FINE_UP_TO ? 1 : GRIDS[0];
-    this.hand = { tool: toolOf(wave), speed: 9 };
-    this.setup = {
-      ml: plannedWhite(plan, wave),
-      rough: 0.28,
-      minute,
-      age: ageAt(plan, wave, minute),
-      barrier: this.barrier,
-      additive: wave.additive !== undefined && wave.additive !== 'none',
-      luck: 1,
-    };
+    this.hand = same.hand;
+    this.setup = same.setup;
     this.scene = sceneOf(plan, wave, this.dx);
   }
 

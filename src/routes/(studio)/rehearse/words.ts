@@ -1,3 +1,4 @@
+import type { Figures } from '#core/foam';
 import type { Advice, OverLucks } from '#core/rehearse';
 import { fixed, type Writes } from '#core/units';
 
@@ -32,4 +33,24 @@ export function further({ reach, mist, cells, contrast, scorched }: Advice, writ
   if (!says.length) return 'A pass more would change little.';
   const last = says.pop()!;
   return `A pass more would ${says.length ? `${says.join(', ')} and ` : ''}${last}.`;
+}
+
+/** Below these, what differs is luck: reach, mm, and shares of what it is compared with. */
+const [LENGTH, SHARE, MIST] = [2, 0.15, 0.02];
+
+/** How one board differs from the first beside it, in a sentence. */
+export function besideSays(own: Figures, first: Figures, name: string, write: Writes): string {
+  const says: string[] = [];
+  const reach = own.toSea.middle - first.toSea.middle;
+  if (Math.abs(reach) >= LENGTH) says.push(`reaches ${write.length(Math.abs(reach))} ${reach > 0 ? 'further' : 'less far'}`);
+  const cells = first.perCm2 > 0 ? own.perCm2 / first.perCm2 - 1 : own.perCm2 > 0 ? 1 : 0;
+  if (Math.abs(cells) >= SHARE) says.push(`has ${cells > 0 ? 'more' : 'fewer'} cells`);
+  const white = first.white > 0 ? own.white / first.white - 1 : 0;
+  if (Math.abs(white) >= SHARE) says.push(`is ${white > 0 ? 'whiter' : 'less white'}`);
+  const mist = own.mist - first.mist;
+  if (Math.abs(mist) >= MIST) says.push(`loses ${percent(mist)} ${mist > 0 ? 'more' : 'less'} to mist`);
+  if (own.scorched > 1 && first.scorched <= 1) says.push('scorches');
+  if (!says.length) return `Much as “${name}”.`;
+  const last = says.pop()!;
+  return `Beside “${name}” it ${says.length ? `${says.join(', ')} and ` : ''}${last}.`;
 }
