@@ -1,9 +1,7 @@
 import type { Jet } from './jet';
-import type { Point } from './line';
+import { layBarrier, layLine, type Point } from './line';
 import { foamOn, type Board, type Foam } from './state';
 import { spreadFilm } from './film';
-import { layBarrier, layLine } from './line';
-import { heatStep, rest, STEP } from './step';
 import { airOf, type Held } from './tools';
 
 /** The film and the lines of white it begins with. */
@@ -42,9 +40,6 @@ export interface Stroke {
 /** What is done after the white is laid, one after the other. */
 export type Act = ({ does: 'stroke' } & Stroke) | { does: 'wait'; seconds: number };
 
-/** Waits up to this long are between strokes, and go on in steps of the air, s. */
-const BETWEEN = 2;
-
 /** Where along a path something is after a share of its length. */
 export function pointAt(path: readonly Point[], share: number): Point {
   const lengths = path.slice(1).map((p, i) => Math.hypot(p.x - path[i]!.x, p.y - path[i]!.y));
@@ -61,35 +56,4 @@ export function pointAt(path: readonly Point[], share: number): Point {
 export function jetOf(stroke: Stroke, second: number, roomC: number): Jet {
   const { x, y } = pointAt(stroke.path, stroke.seconds > 0 ? Math.min(1, second / stroke.seconds) : 0);
   return { ...airOf(stroke.held, roomC), x, y, dx: Math.cos(stroke.toward), dy: Math.sin(stroke.toward) };
-}
-
-/**
- * Does what is scripted, a little at a time.
- * @returns after each step under the air, and after each part of a rest, the act that is under way and seconds of it done
- */
-export function* play(foam: Foam, acts: readonly Act[]): Generator<{ act: number; second: number }> {
-  for (const [act, a] of acts.entries()) {
-    if (a.does === 'stroke')
-      for (let n = 0; n < Math.ceil(a.seconds / STEP - 1e-9); n++) {
-        heatStep(foam, jetOf(a, n * STEP, foam.roomC));
-        yield { act, second: (n + 1) * STEP };
-      }
-    else if (a.seconds <= BETWEEN)
-      for (let n = 0; n < Math.round(a.seconds / STEP); n++) {
-        heatStep(foam);
-        yield { act, second: (n + 1) * STEP };
-      }
-    else
-      for (let done = 0; done < a.seconds;) {
-        const part = Math.min(20, a.seconds - done);
-        rest(foam, part);
-        done += part;
-        yield { act, second: done };
-      }
-  }
-}
-
-/** Does all that is scripted. */
-export function playAll(foam: Foam, acts: readonly Act[]): void {
-  for (const step of play(foam, acts)) void step;
 }

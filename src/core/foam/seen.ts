@@ -2,12 +2,12 @@ import { figuresOf, type Figures } from './figures';
 import type { Point } from './line';
 import { Warp } from './picture/warp';
 import { whiteSeen, type SeenWhite } from './picture/white';
-import { widened } from './picture/picture';
-import { isEmpty, type Box } from './box';
-import { whitePart, type Foam } from './state';
+import { around, clamp, isEmpty, type Box } from './box';
+import type { Foam } from './state';
 
-/** Cells around the white that its picture reaches into. */
+/** Cells around the white that its picture reaches into; less white than this is not seen, mm. */
 const AROUND = 12;
+const LEAST = 1e-4;
 
 /** Looks at a board, and keeps what does not change between two looks. */
 export class Eye {
@@ -16,11 +16,19 @@ export class Eye {
     this.#warp = new Warp(foam);
   }
 
-  /** All there is of white, and of mist, on the board. */
+  /** All there is of white and of mist on the board, with what they are softened into. */
   whole(): Box {
-    const all = { i0: 0, j0: 0, i1: this.foam.nx, j1: this.foam.ny };
-    const white = whitePart(this.foam, all, 1e-4);
-    return isEmpty(white) ? { i0: 0, j0: 0, i1: 0, j1: 0 } : widened(this.foam, white, AROUND);
+    const { nx, ny, w, m } = this.foam;
+    const part = { i0: nx, j0: ny, i1: 0, j1: 0 };
+    for (let j = 0; j < ny; j++)
+      for (let i = 0; i < nx; i++) {
+        if (w[j * nx + i]! + m[j * nx + i]! <= LEAST) continue;
+        if (i < part.i0) part.i0 = i;
+        if (i >= part.i1) part.i1 = i + 1;
+        if (j < part.j0) part.j0 = j;
+        part.j1 = j + 1;
+      }
+    return isEmpty(part) ? { i0: 0, j0: 0, i1: 0, j1: 0 } : clamp(around(part, AROUND), nx, ny);
   }
 
   see(box: Box): SeenWhite {

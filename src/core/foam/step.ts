@@ -103,7 +103,7 @@ export function heatStep(foam: Foam, jet?: Jet, dt = STEP): void {
 /** What rests is still warm for a while: its steps are longer, for nothing moves fast. */
 const REST_STEP = 0.5;
 
-/** Rests the board. What is warm goes on moving as it cools; then cells open slowly. @param told share done, asked to go on */
+/** Rests the board. What is warm goes on moving as it cools; then cells open slowly. */
 export function rest(foam: Foam, seconds: number): void {
   let left = seconds;
   while (left > 1e-9) {

@@ -149,22 +149,36 @@ function carryAlong(foam: Foam, alongX: boolean, box: Box, dt: number, layers: L
   }
 }
 
+/** Greatest speed along an axis where white lies, or beside it, mm/s: what moves without white asks for no shorter steps. */
+function fastestOf({ nx, fx, fy, w, ux, uy }: Foam, box: Box): number {
+  let fastest = 0;
+  for (let J = box.j0 >> 1; J < (box.j1 + 1) >> 1; J++)
+    for (let I = box.i0 >> 1; I < (box.i1 + 1) >> 1; I++) {
+      const k = 2 * J * nx + 2 * I;
+      if (w[k]! < NOTHING && w[k + 1]! < NOTHING && w[k + nx]! < NOTHING && w[k + nx + 1]! < NOTHING) continue;
+      for (let n = Math.max(0, J - 1); n < Math.min(fy, J + 2); n++)
+        for (let i = n * fx + Math.max(0, I - 1); i < n * fx + Math.min(fx, I + 2); i++)
+          fastest = Math.max(fastest, Math.abs(ux[i]!), Math.abs(uy[i]!));
+    }
+  return fastest;
+}
+
 /**
  * White is carried with its amount conserved: sweeps of the two axes take turns (Strang 1968), as many of them as the
  * fastest place asks for.
  * @param box fine cells @param dt s
  */
 export function carry(foam: Foam, box: Box, dt: number): void {
-  const { ux, uy, fx, dx, physical: p } = foam;
-  let fastest = 0;
-  for (let J = box.j0 >> 1; J < (box.j1 + 1) >> 1; J++)
-    for (let k = J * fx + (box.i0 >> 1); k < J * fx + ((box.i1 + 1) >> 1); k++)
-      fastest = Math.max(fastest, Math.abs(ux[k]!), Math.abs(uy[k]!));
-  if (fastest === 0) return;
-  const parts = Math.ceil((fastest * dt) / (0.45 * dx));
+  const { dx, physical: p } = foam;
   const layers = { d1: p.skin, d2: p.film - p.skin, back: foam.tuned.back };
-  for (let part = 0; part < parts; part++) {
-    carryAlong(foam, part % 2 === 0, box, dt / parts, layers);
-    carryAlong(foam, part % 2 !== 0, box, dt / parts, layers);
+  let left = dt;
+  for (let part = 0; left > 1e-9; part++) {
+    const fastest = fastestOf(foam, box);
+    if (fastest === 0) return;
+    // the white may have come to where it moves faster: what is left is cut anew
+    const step = left / Math.ceil((fastest * left) / (0.45 * dx));
+    carryAlong(foam, part % 2 === 0, box, step, layers);
+    carryAlong(foam, part % 2 !== 0, box, step, layers);
+    left -= step;
   }
 }

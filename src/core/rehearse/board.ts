@@ -1,6 +1,21 @@
-import { Eye, goBack, layDown, momentOf, painted, type Box, type Figures, type Foam, type Moment } from '#core/foam';
+import {
+  does,
+  Eye,
+  goBack,
+  layDown,
+  momentOf,
+  painted,
+  takes,
+  union,
+  within,
+  type Aim,
+  type Box,
+  type Figures,
+  type Foam,
+  type Moment,
+  type Move,
+} from '#core/foam';
 import type { Scene } from './scene';
-import { does, takes, type Aim, type Move } from './moves';
 import { laidOn, type Setup } from './setup';
 
 /** A picture of some of the board, a pixel for each cell, its first at `i0`, `j0`. */
@@ -33,6 +48,8 @@ export class WorkedBoard {
   #done: Move[] = [];
   #moments: { at: number; moment: Moment }[] = [];
   #changed: Box;
+  /** Where white has been seen: where it left, the board is seen again. */
+  #reached: Box = NOWHERE;
 
   constructor(
     readonly scene: Scene,
@@ -62,11 +79,7 @@ export class WorkedBoard {
   }
 
   #touch(box: Box): void {
-    const c = this.#changed;
-    const none = c.i1 <= c.i0;
-    this.#changed = none
-      ? box
-      : { i0: Math.min(c.i0, box.i0), j0: Math.min(c.j0, box.j0), i1: Math.max(c.i1, box.i1), j1: Math.max(c.j1, box.j1) };
+    this.#changed = union(this.#changed, box);
   }
 
   /** One step of the air, of 50 ms; without an aim the hand goes back. */
@@ -111,12 +124,12 @@ export class WorkedBoard {
 
   /** What changed since it was looked at last, as a picture; the whole of it the first time. */
   look(): Piece | undefined {
-    const white = this.#eye.whole();
     const c = this.#changed;
     if (c.i1 <= c.i0) return undefined;
     const whole = c.i0 === 0 && c.j0 === 0 && c.i1 === this.#foam.nx && c.j1 === this.#foam.ny;
-    const box = whole ? this.#all : meet({ i0: c.i0 - AROUND, j0: c.j0 - AROUND, i1: c.i1 + AROUND, j1: c.j1 + AROUND }, white);
-    this.#changed = { i0: 0, j0: 0, i1: 0, j1: 0 };
+    this.#reached = union(this.#reached, this.#eye.whole());
+    const box = whole ? this.#all : within({ i0: c.i0 - AROUND, j0: c.j0 - AROUND, i1: c.i1 + AROUND, j1: c.j1 + AROUND }, this.#reached);
+    this.#changed = NOWHERE;
     if (box.i1 <= box.i0 || box.j1 <= box.j0) return undefined;
     return { box, pixels: painted(this.#foam, this.#eye.see(box), this.scene.ground) };
   }
@@ -139,9 +152,4 @@ export class WorkedBoard {
 export const HEAT_SHOWN = 60;
 export const SCORCHED = 255;
 
-const meet = (a: Box, b: Box): Box => ({
-  i0: Math.max(a.i0, b.i0),
-  j0: Math.max(a.j0, b.j0),
-  i1: Math.min(a.i1, b.i1),
-  j1: Math.min(a.j1, b.j1),
-});
+const NOWHERE: Box = { i0: 0, j0: 0, i1: 0, j1: 0 };

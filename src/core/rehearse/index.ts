@@ -2,7 +2,6 @@
 export { USUAL_PASSES, waysOf, type Question, type Same, type Way } from './beside';
 export { SCORCHED, WorkedBoard, type Piece, type Reading } from './board';
 export { LUCKS, oneLuck, overLucks, RESTED, stretch, type Measured, type OneLuck, type OverLucks } from './lucks';
-export { inParts, movesOf, movesOn, takes, type Aim, type Move } from './moves';
 export { ageAt, plannedBarrier, plannedWhite, sceneOf, type Scene } from './scene';
 export { laidOn, pushes, toolOf, towardSea, type Hand, type Setup } from './setup';
 export { advise, type Advice } from './stop';

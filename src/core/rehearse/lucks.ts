@@ -1,5 +1,4 @@
-import { Eye, goBack, layDown, momentOf, type Figures } from '#core/foam';
-import { does, type Move } from './moves';
+import { does, Eye, goBack, layDown, momentOf, type Figures, type Move } from '#core/foam';
 import type { Scene } from './scene';
 import { laidOn, towardSea, type Setup } from './setup';
 

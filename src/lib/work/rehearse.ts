@@ -1,6 +1,7 @@
 import { proxy } from 'comlink';
 import { kept, task, type Kept, type Task } from './task';
-import type { Move, OneLuck, Scene, Setup } from '#core/rehearse';
+import type { Move } from '#core/foam';
+import type { OneLuck, Scene, Setup } from '#core/rehearse';
 import type { OnFrame, RehearseWork } from './rehearse.worker';
 
 export type { Frame } from './rehearse.worker';

@@ -1,19 +1,6 @@
 import { expose, transfer } from 'comlink';
-import type { Figures } from '#core/foam';
-import {
-  inParts,
-  movesOn,
-  oneLuck,
-  stretch,
-  WorkedBoard,
-  type Aim,
-  type Move,
-  type OneLuck,
-  type Piece,
-  type Reading,
-  type Scene,
-  type Setup,
-} from '#core/rehearse';
+import { inParts, movesOn, type Aim, type Figures, type Move } from '#core/foam';
+import { oneLuck, stretch, WorkedBoard, type OneLuck, type Piece, type Reading, type Scene, type Setup } from '#core/rehearse';
 
 /** What is to be shown after something was done: how it stands, what changed of its picture, and the skin's warmth. */
 export interface Frame {

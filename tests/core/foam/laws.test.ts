@@ -1,8 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { withAdditive, Eye, goBack, heatStep, momentOf, playAll, rest, tuned, type Figures, type Foam } from '../../../src/core/foam/index';
+import { withAdditive, Eye, goBack, heatStep, momentOf, rest, tuned, type Figures, type Foam } from '../../../src/core/foam/index';
 import { near } from '../help';
-import { heldStill, lines, panel, pushed, strokes, white } from './panel';
+import { act, heldStill, lines, panel, pushed, strokes, white } from './panel';
 
 const measured = (foam: Foam): Figures => new Eye(foam).measure(lines, 3600);
 const meanOf = (foams: Foam[], of: (f: Foam) => number): number => foams.reduce((sum, f) => sum + of(f), 0) / foams.length;
@@ -42,14 +42,14 @@ test('the same luck gives the same bytes, and another another', () => {
 test('what is gone back to goes on as it did', () => {
   const foam = panel(2);
   const acts = strokes();
-  playAll(foam, acts.slice(0, 4));
+  act(foam, acts.slice(0, 4));
   const moment = momentOf(foam);
-  playAll(foam, acts.slice(4));
+  act(foam, acts.slice(4));
   const first = foam.w.slice();
   goBack(foam, moment);
   heldStill(foam, 2, 30, 40);
   goBack(foam, moment);
-  playAll(foam, acts.slice(4));
+  act(foam, acts.slice(4));
   assert.deepEqual(foam.w, first);
 });
 
@@ -110,7 +110,7 @@ test('rest opens it further; a second pass stirs more of it in', () => {
   const foam = pushed(1);
   const before = measured(foam);
   const twice = pushed(1);
-  playAll(twice, strokes());
+  act(twice, strokes());
   rest(foam, 1500);
   assert.ok(measured(foam).open > before.open);
   assert.ok(measured(twice).mist > before.mist);
@@ -130,7 +130,7 @@ test('slower is hotter and further; farther off is cooler and shorter; longer is
 test('a torch opens cells where it hardly moves the white', () => {
   const torch = (): Foam => {
     const foam = pushed(1);
-    playAll(foam, [
+    act(foam, [
       {
         does: 'stroke',
         held: { tool: 'torch' },
@@ -154,7 +154,7 @@ test('long heat joins cells: they become fewer and wider', () => {
   rest(foam, 300);
   const before = measured(foam);
   for (let n = 0; n < 6; n++)
-    playAll(foam, [
+    act(foam, [
       {
         does: 'stroke',
         held: { tool: 'torch' },

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { airOf, heatStep, layDown, playAll, type Act, type Foam, type Laid } from '../../../src/core/foam/index';
+import { airOf, does, heatStep, layDown, movesOf, type Act, type Foam, type Laid } from '../../../src/core/foam/index';
 
 /** Figures of an independent implementation of the same model, and the panel they were taken on. */
 export interface Case {
@@ -61,9 +61,14 @@ export function strokes({ slower = 1, distance }: { slower?: number; distance?: 
   ]);
 }
 
+/** Does all that is scripted. */
+export function act(foam: Foam, acts: readonly Act[]): void {
+  for (const move of movesOf(acts)) does(foam, move);
+}
+
 export function pushed(seed: number, laid: Partial<Laid> = {}, acts = strokes()): Foam {
   const foam = panel(seed, laid);
-  playAll(foam, acts);
+  act(foam, acts);
   return foam;
 }
 

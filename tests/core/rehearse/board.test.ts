@@ -3,13 +3,11 @@ import { test } from 'node:test';
 import type { Piece, WaveCoat } from '#core/document';
 import { steady } from '#core/air';
 import { withShape } from '#core/edit';
+import { inParts, movesOf, movesOn, takes } from '#core/foam';
 import type { Means } from '#core/plan';
 import {
   advise,
   ageAt,
-  inParts,
-  movesOf,
-  movesOn,
   oneLuck,
   overLucks,
   plannedBarrier,
@@ -17,7 +15,6 @@ import {
   pushes,
   sceneOf,
   stretch,
-  takes,
   towardSea,
   waysOf,
   WorkedBoard,
@@ -152,7 +149,7 @@ test('no white, far too much of it, a line off the board, a frozen room, a tool 
   cold.rest(600);
   near(cold.measure().white, was, 0.05);
   const still = new WorkedBoard(small.scene, setup());
-  for (let n = 0; n < 6000; n++) still.step({ held: { tool: 'gun', distance: 30 }, x: 60, y: 60, toward: -Math.PI / 2 });
+  for (let n = 0; n < 6000; n++) still.step({ held: { tool: 'gun' }, x: 60, y: 60, toward: -Math.PI / 2 });
   const burnt = still.measure();
   assert.ok(burnt.scorched > 0 && burnt.hottest < 400, `${burnt.hottest} °C`);
   assert.ok(still.heat().bytes.includes(255), 'scorch is shown');

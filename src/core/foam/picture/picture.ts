@@ -1,4 +1,3 @@
-import type { Box } from '../box';
 import type { Foam } from '../state';
 import { byteOf, colourOf } from './colour';
 import type { SeenWhite } from './white';
@@ -22,11 +21,3 @@ export function painted({ nx, physical }: Foam, { box, white, mist }: SeenWhite,
   }
   return out;
 }
-
-/** A box with so much around it, on the board. */
-export const widened = ({ nx, ny }: Pick<Foam, 'nx' | 'ny'>, b: Box, by: number): Box => ({
-  i0: Math.max(0, b.i0 - by),
-  j0: Math.max(0, b.j0 - by),
-  i1: Math.min(nx, b.i1 + by),
-  j1: Math.min(ny, b.j1 + by),
-});

@@ -1,5 +1,5 @@
-import type { Figures } from '#core/foam';
-import { movesOf, pushes, type Move, type Scene, type Way } from '#core/rehearse';
+import { movesOf, type Figures, type Move } from '#core/foam';
+import { pushes, type Scene, type Way } from '#core/rehearse';
 import { onFrame, rehearseWork, type Frame } from '$lib/work/rehearse';
 import { Canvas } from './canvas';
 

@@ -1,21 +1,17 @@
-import type { Figures, Held } from '#core/foam';
+import { movesOf, type Aim, type Figures, type Held, type Move } from '#core/foam';
 import type { WaveCoat } from '#core/document';
 import type { PiecePlan } from '#core/plan';
 import {
   advise,
   ageAt,
   LUCKS,
-  movesOf,
   overLucks,
   pushes,
   sceneOf,
-  takes,
   towardSea,
   type Advice,
-  type Aim,
   type Hand,
   type Measured,
-  type Move,
   type OverLucks,
   type Reading,
   type Same,
@@ -24,15 +20,10 @@ import {
 } from '#core/rehearse';
 import { lucksOf, onFrame, rehearseWork, type Frame } from '$lib/work/rehearse';
 import { Canvas } from './canvas';
+import { spansOf, type Span } from './spans';
 
 /** What is under way on the board. */
 type Doing = 'nothing' | 'laying' | 'air' | 'playing' | 'resting';
-/** A stretch of what was done, for the strip: seconds since the white was laid. */
-export interface Span {
-  kind: 'air' | 'back' | 'rest';
-  from: number;
-  until: number;
-}
 /** Several lucks of the same, and what a pass more would do. */
 export interface Lucks {
   figures: Record<Measured, OverLucks>;
@@ -266,19 +257,4 @@ export class Rehearsal {
     this.#stopLucks?.();
     this.#work.end();
   }
-}
-
-/** What was done, like after like. */
-function spansOf(moves: readonly Move[]): Span[] {
-  const spans: Span[] = [];
-  let t = 0;
-  for (const move of moves) {
-    const kind = 'rest' in move ? 'rest' : move.aim ? 'air' : 'back';
-    const until = t + takes(move);
-    const last = spans.at(-1);
-    if (last?.kind === kind) last.until = until;
-    else spans.push({ kind, from: t, until });
-    t = until;
-  }
-  return spans;
 }

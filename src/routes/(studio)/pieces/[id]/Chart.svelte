@@ -33,6 +33,11 @@
 
   const view = new View(() => plan.bounds);
   let held = $state(false);
+  let area = $state<HTMLElement>();
+  /** While something of the chart is in hand, what stands below it waits: the board must not move or shrink under a hand. */
+  let inHand = $state(false);
+  let before: Finding[] = [];
+  const below = $derived.by(() => (inHand ? before : (before = findings)));
   let board = $state<SVGGElement>();
 
   const unit = $derived(shared.settings?.length ?? 'mm');
@@ -92,6 +97,12 @@
   );
 </script>
 
+<svelte:window
+  onpointerdowncapture={(e) => (inHand = !!area?.contains(e.target as Node))}
+  onpointerup={() => (inHand = false)}
+  onpointercancel={() => (inHand = false)}
+/>
+
 <Sheet title="Chart" class="h-full">
   {#snippet aside()}
     <div class="flex items-center gap-2 text-[13px] text-soft">
@@ -123,7 +134,12 @@
       </span>
     </div>
   {/snippet}
-  <div class="relative min-h-56 grow [contain:strict] will-change-transform" bind:clientWidth={view.width} bind:clientHeight={view.height}>
+  <div
+    class="relative min-h-56 grow [contain:strict] will-change-transform"
+    bind:this={area}
+    bind:clientWidth={view.width}
+    bind:clientHeight={view.height}
+  >
     {#if view.width > 0}
       <svg class="absolute inset-0" width={view.width} height={view.height} role="group" aria-label="Chart of {plan.piece.name}">
         <Rulers {view} width={plan.bounds.width} height={plan.bounds.height} {unit} />
@@ -199,13 +215,13 @@
         </svg>
       </svg>
     {/if}
+    {#if held}<p class="absolute inset-x-0 bottom-0 bg-sheet px-3 py-1 text-[13px] text-warn" role="status">
+        A curve stays on the board: 0 to {shared.write.length(plan.bounds.height)} down, 0 to {shared.write.length(plan.bounds.width)} across.
+      </p>{/if}
   </div>
   <!-- its room is kept until it has been fetched -->
   <div class="min-h-27 shrink-0 pointer-coarse:lg:max-h-36 pointer-coarse:lg:overflow-y-auto">
     {#await import('./tools/Tools.svelte') then { default: Tools }}<Tools {editor} {plan} {drawing} {names} />{/await}
   </div>
-  {#if held}<p class="shrink-0 px-3 pb-1 text-[13px] text-warn" role="status">
-      A curve stays on the board: 0 to {shared.write.length(plan.bounds.height)} down, 0 to {shared.write.length(plan.bounds.width)} across.
-    </p>{/if}
-  {#if findings.length}<Scrolled label="On the board" class="max-h-26 shrink-0"><Findings {findings} /></Scrolled>{/if}
+  {#if below.length}<Scrolled label="On the board" class="max-h-26 shrink-0"><Findings findings={below} /></Scrolled>{/if}
 </Sheet>

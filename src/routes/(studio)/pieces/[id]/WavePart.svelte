@@ -82,3 +82,4 @@
 <SchoolField school={heat} value={coat.heat ?? 'hot air'} onchange={(way) => set('Change the heat', { heat: way })} />
 {#await import('./WhiteAmounts.svelte') then { default: WhiteAmounts }}<WhiteAmounts {plan} {coat} {set} />{/await}
 <SchoolField school={additive} value={coat.additive ?? 'none'} onchange={(way) => set('Change the additive', { additive: way })} />
+<a class="self-end pb-1 underline" href="/rehearse?piece={plan.piece.id}&coat={coat.id}">Rehearse this wave</a>

@@ -1,4 +1,7 @@
-import { airOf, heatStep, jetOf, rest, STEP, type Act, type Foam, type Held } from '#core/foam';
+import { jetOf, type Act } from './script';
+import type { Foam } from './state';
+import { heatStep, rest, STEP } from './step';
+import { airOf, type Held } from './tools';
 
 /** Where the air is held: its middle, mm, and which way it blows, radians from +x toward +y. */
 export interface Aim {
