@@ -41,7 +41,7 @@ export interface Stroke {
 export type Act = ({ does: 'stroke' } & Stroke) | { does: 'wait'; seconds: number };
 
 /** Where along a path something is after a share of its length. */
-export function pointAt(path: readonly Point[], share: number): Point {
+function pointAt(path: readonly Point[], share: number): Point {
   const lengths = path.slice(1).map((p, i) => Math.hypot(p.x - path[i]!.x, p.y - path[i]!.y));
   let left = share * lengths.reduce((a, b) => a + b, 0);
   for (const [i, length] of lengths.entries()) {

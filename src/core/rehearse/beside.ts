@@ -25,7 +25,7 @@ export interface Same {
 }
 
 /** Passes that are usual: two or three, looking between. */
-export const USUAL_PASSES = 2;
+const USUAL_PASSES = 2;
 const SOON = 0.4;
 const LATE = 1.25;
 /** Among these tools one chooses; a torch is flicked over what air has moved, and has no pass of its own. */

@@ -149,7 +149,7 @@ export class WorkedBoard {
 }
 
 /** Warmth of the skin that is shown full, K over the room; and how a place is told that scorched. */
-export const HEAT_SHOWN = 60;
+const HEAT_SHOWN = 60;
 export const SCORCHED = 255;
 
 const NOWHERE: Box = { i0: 0, j0: 0, i1: 0, j1: 0 };

@@ -2,8 +2,9 @@ import { does, Eye, goBack, layDown, momentOf, type Figures, type Move } from '#
 import type { Scene } from './scene';
 import { laidOn, towardSea, type Setup } from './setup';
 
-/** How many lucks stand behind a figure. */
+/** How many lucks stand behind a figure, and on how much of the shore they are tried, mm. */
 export const LUCKS = 8;
+export const LUCKS_ALONG = 80;
 
 /** A figure over several lucks: its middle, and between which it lay. */
 export interface OverLucks {

@@ -1,6 +1,6 @@
 import { expose, transfer } from 'comlink';
 import { inParts, movesOn, type Aim, type Figures, type Move } from '#core/foam';
-import { oneLuck, stretch, WorkedBoard, type OneLuck, type Piece, type Reading, type Scene, type Setup } from '#core/rehearse';
+import { LUCKS_ALONG, oneLuck, stretch, WorkedBoard, type OneLuck, type Piece, type Reading, type Scene, type Setup } from '#core/rehearse';
 
 /** What is to be shown after something was done: how it stands, what changed of its picture, and the skin's warmth. */
 export interface Frame {
@@ -90,7 +90,7 @@ const work = {
   done: (): Move[] => [...(board?.done ?? [])],
   /** Several lucks of a stretch of the same, rested, and with one pass more. */
   async lucks(scene: Scene, setup: Setup, moves: Move[], pass: Move[], count: number, tells: (share: number) => void): Promise<OneLuck[]> {
-    const cut = stretch(scene, STRETCH);
+    const cut = stretch(scene, LUCKS_ALONG);
     const on = (m: Move[]): Move[] => movesOn(m, cut, cut.scene.width, cut.scene.height);
     const found: OneLuck[] = [];
     for (let luck = 1; luck <= count; luck++) {
@@ -100,9 +100,6 @@ const work = {
     return found;
   },
 };
-/** Of a line so much is tried by several lucks, mm. */
-const STRETCH = 80;
-
 export type RehearseWork = typeof work;
 
 expose(work);

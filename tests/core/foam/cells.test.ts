@@ -2,29 +2,17 @@ import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { coldOf } from '../../../src/core/foam/drive';
 import { open, radius } from '../../../src/core/foam/holes';
-import { layDown, rest, tuned, type Foam, type Tuned } from '../../../src/core/foam/index';
+import { rest, tuned, type Foam, type Tuned } from '../../../src/core/foam/index';
 import { nucleate } from '../../../src/core/foam/nucleation';
 import { breakWalls } from '../../../src/core/foam/rupture';
 import { contactsOf } from '../../../src/core/foam/contacts';
 import { setTiles } from '../../../src/core/foam/tiles';
 import { near } from '../help';
+import { bare } from './panel';
 
 /** An even film of white on a board, its figures changed. */
 function even(side: number, w: number, changed: Partial<Tuned>): Foam {
-  const foam = layDown({
-    width: side,
-    height: side,
-    seed: 3,
-    roomC: 23,
-    age: 0,
-    film: () => 1,
-    uneven: 0,
-    lines: [],
-    section: 0,
-    lineWidth: 1,
-    barrier: 0,
-    tuned: { ...tuned, holds: 0, sink: 0, ...changed },
-  });
+  const foam = bare(side, side, { seed: 3, tuned: { ...tuned, holds: 0, sink: 0, ...changed } });
   foam.w.fill(w);
   return foam;
 }

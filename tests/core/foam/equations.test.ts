@@ -3,27 +3,12 @@ import { test } from 'node:test';
 import fc from 'fast-check';
 import { chance, noise } from '../../../src/core/foam/chance';
 import { conduct, warmUp } from '../../../src/core/foam/heat';
-import { layDown, physical, tuned, type Foam } from '../../../src/core/foam/index';
+import { physical, tuned, type Foam } from '../../../src/core/foam/index';
 import { colourOf, throughAir, whiteOver } from '../../../src/core/foam/picture/colour';
 import { carry, flow, speed } from '../../../src/core/foam/transport';
 import { near } from '../help';
-import { heldStill, panel } from './panel';
+import { bare, heldStill, panel } from './panel';
 
-const bare = (width: number, height: number, more: Partial<Parameters<typeof layDown>[0]> = {}): Foam =>
-  layDown({
-    width,
-    height,
-    seed: 1,
-    roomC: 23,
-    age: 0,
-    film: () => 1,
-    uneven: 0,
-    lines: [],
-    section: 0,
-    lineWidth: 10,
-    barrier: 0,
-    ...more,
-  });
 const all = (f: Foam) => ({ i0: 0, j0: 0, i1: f.fx, j1: f.fy });
 
 test('the same counters give the same luck', () => {

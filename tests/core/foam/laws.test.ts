@@ -127,24 +127,18 @@ test('slower is hotter and further; farther off is cooler and shorter; longer is
   assert.ok(long.dose.every((d, k) => d >= short.dose[k]!));
 });
 
+/** A flame drawn along the foam, in so many seconds. */
+const flick = (foam: Foam, seconds: number): void => {
+  const path = [
+    { x: 5, y: 34 },
+    { x: 55, y: 34 },
+  ];
+  act(foam, [{ does: 'stroke', held: { tool: 'torch' }, path, seconds, toward: -Math.PI / 2 }]);
+};
+
 test('a torch opens cells where it hardly moves the white', () => {
-  const torch = (): Foam => {
-    const foam = pushed(1);
-    act(foam, [
-      {
-        does: 'stroke',
-        held: { tool: 'torch' },
-        path: [
-          { x: 5, y: 34 },
-          { x: 55, y: 34 },
-        ],
-        seconds: 3,
-        toward: -Math.PI / 2,
-      },
-    ]);
-    return foam;
-  };
-  const foam = torch();
+  const foam = pushed(1);
+  flick(foam, 3);
   assert.ok(foam.holes.count > base[0]!.holes.count, `${foam.holes.count} after ${base[0]!.holes.count}`);
   near(reach(foam), reach(base[0]!), 3);
 });
@@ -153,19 +147,7 @@ test('long heat joins cells: they become fewer and wider', () => {
   const foam = pushed(1);
   rest(foam, 300);
   const before = measured(foam);
-  for (let n = 0; n < 6; n++)
-    act(foam, [
-      {
-        does: 'stroke',
-        held: { tool: 'torch' },
-        path: [
-          { x: 5, y: 34 },
-          { x: 55, y: 34 },
-        ],
-        seconds: 4,
-        toward: -Math.PI / 2,
-      },
-    ]);
+  for (let n = 0; n < 6; n++) flick(foam, 4);
   const merged = foam.holes.merged.subarray(0, foam.holes.count).reduce((a, b) => a + b, 0);
   assert.ok(merged > 0);
   assert.ok(measured(foam).diameters.high > before.diameters.high);

@@ -91,3 +91,20 @@ export function squares(values: Float32Array, nx: number, per: number): number[]
 export function heldStill(foam: Foam, seconds: number, x: number, y: number): void {
   for (let n = 0; n < Math.round(seconds / 0.05); n++) heatStep(foam, { ...airOf({ tool: 'hot air' }, foam.roomC), x, y, dx: 0, dy: -1 });
 }
+
+/** A board of even film with no white on it. */
+export const bare = (width: number, height: number, more: Partial<Laid> = {}): Foam =>
+  layDown({
+    width,
+    height,
+    seed: 1,
+    roomC: 23,
+    age: 0,
+    film: () => 1,
+    uneven: 0,
+    lines: [],
+    section: 0,
+    lineWidth: 10,
+    barrier: 0,
+    ...more,
+  });

@@ -2,7 +2,7 @@
   import { untrack } from 'svelte';
   import type { WaveCoat } from '#core/document';
   import type { PiecePlan } from '#core/plan';
-  import { LUCKS, sceneOf, stretch, waysOf, type Question } from '#core/rehearse';
+  import { LUCKS, RESTED, sceneOf, stretch, waysOf, type Question } from '#core/rehearse';
   import { fixed, plain } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import Scrolled from '$lib/ui/Scrolled.svelte';
@@ -42,7 +42,7 @@
       ></label
     >
     <button type="button" class="button" onclick={() => columns.forEach((c) => void c.play())}>Play together</button>
-    <p class="text-soft">The same line, the same hand and the same gusts in each; pushed, looked at, and rested 25 min.</p>
+    <p class="text-soft">The same line, the same hand and the same gusts in each; pushed, looked at, and rested {RESTED / 60} min.</p>
   </div>
   <div class="grid min-h-0 shrink-0 gap-3 sm:grid-cols-2 xl:grid-cols-4">
     {#each columns as column, i (column)}

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { LUCKS } from '#core/rehearse';
+  import { LUCKS, LUCKS_ALONG } from '#core/rehearse';
   import { shared } from '$lib/store/shared.svelte';
   import type { Rehearsal } from './rehearsal.svelte';
   import { further } from './words';
@@ -15,7 +15,7 @@
 
 <div class="flex flex-col gap-1.5 px-3 py-2">
   {#if rehearsal.trying !== undefined}
-    <p role="status">Trying {LUCKS} lucks of the same, and a pass more.</p>
+    <p role="status">Trying {LUCKS} lucks of the same on {write.length(LUCKS_ALONG)} of the shore, and a pass more.</p>
     <progress class="w-full" value={rehearsal.trying} max="1" aria-label="How much of it is done"></progress>
   {:else if advice}
     <p>{further(advice, write)}</p>

@@ -1,10 +1,10 @@
 import { movesOf, type Figures, type Move } from '#core/foam';
-import { pushes, type Scene, type Way } from '#core/rehearse';
+import { pushes, RESTED, type Scene, type Way } from '#core/rehearse';
 import { onFrame, rehearseWork, type Frame } from '$lib/work/rehearse';
 import { Canvas } from './canvas';
 
-/** Between two passes one looks, and after the last the board rests, s. */
-const [LOOK, RESTED] = [60, 1500];
+/** Between two passes one looks, s. */
+const LOOK = 60;
 
 /** One way among others, on the same stretch of the same board: laid, pushed, rested and measured by a worker of its own. */
 export class Column {

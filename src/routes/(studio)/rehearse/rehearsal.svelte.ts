@@ -91,9 +91,6 @@ export class Rehearsal {
   get coarser(): number | undefined {
     return GRIDS.find((g) => g > this.dx);
   }
-  get finer(): number | undefined {
-    return GRIDS.findLast((g) => g < this.dx);
-  }
   get seconds(): number {
     return this.reading?.t ?? 0;
   }
