@@ -138,8 +138,12 @@ export class WorkedBoard {
   heat(): { wide: number; bytes: Uint8Array } {
     const { skinC, roomC, dose, fx } = this.#foam;
     const bytes = new Uint8Array(skinC.length);
-    for (let k = 0; k < bytes.length; k++)
+    const { ground, nx } = this.scene;
+    for (let k = 0; k < bytes.length; k++) {
+      // off the board nothing is shown warm
+      if (Number.isNaN(ground[3 * (2 * Math.floor(k / fx) * nx + 2 * (k % fx))]!)) continue;
       bytes[k] = dose[k]! > 1 ? SCORCHED : Math.min(254, Math.max(0, ((skinC[k]! - roomC) / HEAT_SHOWN) * 254));
+    }
     return { wide: fx, bytes };
   }
 
