@@ -1,6 +1,7 @@
+import { airPasses, passSeconds, rehearsalOf } from '#core/coat';
 import { heatPass, heatTool, torchTool, type HeatTool } from '#core/craft';
 import { heatAge } from '#core/cure';
-import { stepKey, type ToldStep } from '#core/document';
+import { stepKey, type AirPass, type Point, type ToldStep } from '#core/document';
 import { heatSeconds, isPass } from '#core/record';
 import type { Bench } from './bench';
 import { sinceMixed } from './minutes';
@@ -29,6 +30,45 @@ export interface HeatPlan {
   left?: number;
   /** Why it is enough, where it is. */
   enough?: string;
+  /** Its strokes as they were rehearsed, one after the other on each board; undefined where it is made by eye. */
+  strokes?: TimedStroke[];
+}
+
+/** A stroke of air on one board: from and until which second of its pass, and where its middle goes, mm. */
+export interface TimedStroke {
+  from: number;
+  until: number;
+  path: Point[];
+}
+
+/** The rehearsed pass of a step, from what its pour was planned with. */
+function rehearsedPass({ session }: Bench, { id }: ToldStep): AirPass | undefined {
+  const piece = session.pour.planned.pieces.find((p) => p.id === id.piece);
+  const wave = piece?.coats.find((c) => c.id === id.coat);
+  const rehearsed = piece && wave?.kind === 'wave' ? rehearsalOf(piece, wave) : undefined;
+  if (!rehearsed) return undefined;
+  return id.does === 'flick' ? rehearsed.passes.find((p) => p.tool === 'torch') : airPasses(rehearsed)[(id.pass ?? 1) - 1];
+}
+
+function timed({ strokes }: AirPass): TimedStroke[] {
+  let at = 0;
+  return strokes.map(({ path, seconds, back = 0 }, k) => {
+    const from = at + (k > 0 ? back : 0);
+    at = from + seconds;
+    return { from, until: at, path };
+  });
+}
+
+/** The stroke that is made at a second of a rehearsed pass, from 0, or made next; and where the air is then, mm. */
+export function strokeAt(strokes: readonly TimedStroke[], second: number): { index: number; at: Point } {
+  const found = strokes.findIndex((s) => second < s.until);
+  const index = found < 0 ? strokes.length - 1 : found;
+  const { from, until, path } = strokes[index]!;
+  const share = Math.min(1, Math.max(0, (second - from) / (until - from)));
+  const place = share * (path.length - 1);
+  const [a, b] = [path[Math.floor(place)]!, path[Math.ceil(place)]!];
+  const f = place - Math.floor(place);
+  return { index, at: { x: a.x + (b.x - a.x) * f, y: a.y + (b.y - a.y) * f } };
 }
 
 /** Between two passes one looks, s: what opens, opens in the first minute. */
@@ -53,9 +93,18 @@ function heldOn({ session }: Pick<Bench, 'session'>, { id }: ToldStep): number {
 export function heatPlan(bench: Bench, step: ToldStep, length: number): HeatPlan {
   const { session, now } = bench;
   const { method } = session.pour.planned;
-  const { seconds: linger, celsius } = heatPass(method);
+  const usual = heatPass(method);
   const way = step.wave?.heat ?? 'hot air';
-  const tool = step.id.does === 'flick' ? torchTool : heatTool(way);
+  const usualTool = step.id.does === 'flick' ? torchTool : heatTool(way);
+  const pass = step.id.again === undefined ? rehearsedPass(bench, step) : undefined;
+  const tool: HeatTool = {
+    ...usualTool,
+    ...(pass?.distance !== undefined && { distance: pass.distance }),
+    ...(pass?.angle !== undefined && { angle: pass.angle }),
+  };
+  // strokes warm a place for as long as the whole pass spends on its width of the line
+  const linger = pass && length > 0 ? (passSeconds(pass) * tool.footprint) / Math.max(length, tool.footprint) : usual.seconds;
+  const { celsius } = usual;
   const clock = bench.clocks[step.batch];
   const ages = clock ? heatAge(linger, celsius, clock.resin.refC, method.activationEa) : 0;
   const told = session.told.steps.filter((s) => s.id.does === 'heat' && s.id.piece === step.id.piece && s.id.coat === step.id.coat);
@@ -63,7 +112,7 @@ export function heatPlan(bench: Bench, step: ToldStep, length: number): HeatPlan
     (s) => isPass(s.id) && s.id.piece === step.id.piece && s.id.coat === step.id.coat && session.doneAt.has(stepKey(s.id)),
   ).length;
   const boards = step.boards.reduce((sum, b) => sum + b.count, 0) || 1;
-  const seconds = Math.max(linger, (length / tool.footprint) * linger);
+  const seconds = pass ? passSeconds(pass) : Math.max(linger, (length / tool.footprint) * linger);
   const held = heldOn(bench, step) + (session.heatOn === undefined ? 0 : Math.max(0, (now - session.heatOn) / 1000));
   const since = sinceMixed(bench, step.batch);
   const aged = ages * made;
@@ -76,6 +125,7 @@ export function heatPlan(bench: Bench, step: ToldStep, length: number): HeatPlan
     order: way === 'torch then air' ? 'torch first' : way === 'air then torch' ? 'torch last' : 'air only',
     linger,
     seconds,
+    ...(pass && { strokes: timed(pass) }),
     speed: tool.footprint / linger,
     moves: Math.max(1, Math.round(length / tool.footprint)),
     boards,

@@ -132,6 +132,11 @@ export function lyingColours(plan: PiecePlan, session: Session): Pick<PiecePlan,
     ),
   );
   const own = new Set(session.pour.of.flatMap((o) => o.coatIds));
+  /** White that has had all its heat opens. */
+  const moved = (coatId: string): boolean => {
+    const passes = session.told.steps.filter((s) => s.id.does === 'heat' && s.id.coat === coatId && s.id.piece === plan.piece.id);
+    return passes.length > 0 && passes.every((s) => session.doneAt.has(stepKey(s.id)));
+  };
   const set = new Set(
     session.told.steps.flatMap((s) => (s.id.does === 'dress' && session.doneAt.has(stepKey(s.id)) ? [s.id.dressing] : [])),
   );
@@ -148,7 +153,9 @@ export function lyingColours(plan: PiecePlan, session: Session): Pick<PiecePlan,
     colours: {
       ...(laid ?? plan.colours),
       patches: counts.flatMap((coats, part) => stages.get(coats)!.patches.filter((p) => p.part === part)),
-      foams: (laid?.foams ?? []).filter((f) => !own.has(f.coatId) || whites.has(f.coatId)),
+      foams: (laid?.foams ?? [])
+        .filter((f) => !own.has(f.coatId) || whites.has(f.coatId))
+        .map((f) => (moved(f.coatId) ? { ...f, closed: plan.colours.foams.find((g) => g.coatId === f.coatId)?.closed ?? f.closed } : f)),
     },
   };
 }

@@ -5,6 +5,7 @@ export type { Covers, FilmWords, LookedAt } from './kind';
 export { coatName, kindOf, kinds, laidOf, overOf } from './kinds';
 export { awaitedBy, coatNames, groupCoats, isJoined, numbered } from './order';
 export { allOf, depthOf, partsFromDeep, regionOfTint } from './region';
+export { airPasses, passSeconds, rehearsalOf, rehearsedOn } from './rehearsed';
 export { pourOf, type Setting, type Site } from './setting';
 export { thinnedIn } from './thinned';
 export { partsOfCup } from './tinted-parts';

@@ -64,9 +64,14 @@ function cups(s: Setting, coat: WaveCoat): Cup[] {
   return coat.under === 'white first' ? [whiteCup, clearCup] : [clearCup, whiteCup];
 }
 
-/** Foam of the white's own film where it is closed; its open cells show what is below. @param closed share of it, 0 to 1 */
-export function foamOver({ white }: WaveCoat, { colourants, method }: Pick<LookedAt, 'colourants' | 'method'>, closed: number): Covers {
-  const { absorb, scatter, film } = recipeLayer(white.recipe, colourants, method.foamFilm);
+/** Foam of the white's own film where it is closed; its open cells show what is below. @param closed share of it, 0 to 1 @param thick mm */
+export function foamOver(
+  { white }: WaveCoat,
+  { colourants, method }: Pick<LookedAt, 'colourants' | 'method'>,
+  closed: number,
+  thick = method.foamFilm,
+): Covers {
+  const { absorb, scatter, film } = recipeLayer(white.recipe, colourants, thick);
   return (internal) => {
     for (const c of [0, 1, 2] as const)
       internal[c] = closed * layerOver(absorb[c], scatter[c], film, internal[c]) + (1 - closed) * internal[c];

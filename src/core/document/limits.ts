@@ -146,6 +146,24 @@ export const limits = {
   bottles: { min: 5, max: 60 },
   /** Most film of one pour, mm. */
   mostFilm: { min: 0.5, max: 100 },
+  /** A rehearsal: white of one board, ml; unevenness of a line by hand; a line moved out to sea or up the beach, mm. */
+  rehearsedMl: { min: 0, max: 2000 },
+  rough: { min: 0, max: 0.6 },
+  lineOff: { min: -100, max: 300 },
+  /** A tool off the film, mm, its angle to the board, degrees, and its fan beside the middle. */
+  toolDistance: { min: 15, max: 400 },
+  toolAngle: { min: 5, max: 85 },
+  toolFan: { min: 0.3, max: 2 },
+  /** A stroke of air, s, the points of its path, strokes of a pass, and the wait before one, s. */
+  strokeSeconds: { min: 0.05, max: 300 },
+  strokePoints: { min: 2, max: 80 },
+  strokes: { min: 1, max: 240 },
+  passWait: { min: 0, max: 7200 },
+  /** What a studio sets of its rehearsals: how hard air moves white, cells born, Pa/mm², how fast they grow, mm·Pa, and their least wall, mm. */
+  foamDrag: { min: 0.05, max: 2 },
+  foamBorn: { min: 0.0002, max: 0.05 },
+  foamGrow: { min: 0.001, max: 0.2 },
+  foamWall: { min: 0.04, max: 0.6 },
   /** A pass of heat over one place, s, and its skin, °C. */
   heatSeconds: { min: 0, max: 120 },
   heatC: { min: 20, max: 200 },

@@ -30,7 +30,7 @@ export function layDown(laid: Laid): Foam {
   return foam;
 }
 
-/** Air drawn over the board, its middle going along a path in so many seconds and blowing in one direction, radians from +x toward +y. */
+/** Air drawn over the board, its middle at the places of a path at even times over so many seconds, blowing in one direction, radians from +x toward +y. */
 export interface Stroke {
   held: Held;
   path: readonly Point[];
@@ -40,16 +40,12 @@ export interface Stroke {
 /** What is done after the white is laid, one after the other. */
 export type Act = ({ does: 'stroke' } & Stroke) | { does: 'wait'; seconds: number };
 
-/** Where along a path something is after a share of its length. */
+/** Where along a path something is after a share of its time. */
 function pointAt(path: readonly Point[], share: number): Point {
-  const lengths = path.slice(1).map((p, i) => Math.hypot(p.x - path[i]!.x, p.y - path[i]!.y));
-  let left = share * lengths.reduce((a, b) => a + b, 0);
-  for (const [i, length] of lengths.entries()) {
-    const [a, b] = [path[i]!, path[i + 1]!];
-    if (left <= length && length > 0) return { x: a.x + ((b.x - a.x) * left) / length, y: a.y + ((b.y - a.y) * left) / length };
-    left -= length;
-  }
-  return path.at(-1)!;
+  const at = share * (path.length - 1);
+  const [a, b] = [path[Math.floor(at)]!, path[Math.ceil(at)]!];
+  const f = at - Math.floor(at);
+  return { x: a.x + (b.x - a.x) * f, y: a.y + (b.y - a.y) * f };
 }
 
 /** The air of a stroke at some second of it. */

@@ -1,4 +1,4 @@
-import { foamOver, kindOf, threadFilm, type Site } from '#core/coat';
+import { foamOver, kindOf, threadFilm, type Covers, type Site } from '#core/coat';
 import { openOf } from '#core/craft';
 import { isLine, type Coat, type Colourant, type LineCoat, type Sea } from '#core/document';
 import { inlandBand, partition, partsOf, type Cut, type Region, type Ring } from '#core/geometry';
@@ -20,7 +20,12 @@ export interface FoamColour {
   /** Share of it that stays closed: all of a thread. */
   closed: number;
   parts: (string | undefined)[];
+  /** Colours of white so thick that it hides what is below, a wave's alone: its picture is mixed from them. */
+  thick?: (string | undefined)[];
 }
+
+/** White of a picture of foam that hides what is below, mm. */
+export const THICK_WHITE = 1;
 
 /** Colours of the chart, seen through every coat laid over them. */
 export interface ChartColours {
@@ -42,6 +47,7 @@ interface Pile {
 interface FoamPiles {
   line: LineCoat;
   stacks: Stack[];
+  thick?: Stack[];
 }
 
 /** Coats are gathered patch by patch: one that covers only some of a patch parts it. */
@@ -72,7 +78,9 @@ class Chart {
         : kindOf(line).covers(line, { ...means, part: 0, parts: 1, own: { place: 0, of: 1 } });
     const film = line.kind === 'wave' ? 0 : threadFilm(line);
     const first = this.#parts.map((_, part) => this.piles.find((p) => p.part === part)!);
-    this.foams.push({ line, stacks: first.map(({ stack }) => laidOn(stack, covers, film)) });
+    const over = (by: Covers): Stack[] => first.map(({ stack }) => laidOn(stack, by, film));
+    const thick = line.kind === 'wave' && foamOver(line, means, 1, THICK_WHITE);
+    this.foams.push({ line, stacks: over(covers), ...(thick && { thick: over(thick) }) });
   }
 
   addFilm(coat: Exclude<Coat, LineCoat>): void {
@@ -84,10 +92,12 @@ class Chart {
       const { inside, outside } = partition(pile.rings, region.rings);
       return [...(inside.length ? [{ ...pile, rings: inside, stack }] : []), ...(outside.length ? [{ ...pile, rings: outside }] : [])];
     });
-    for (const foam of this.foams)
-      foam.stacks = foam.stacks.map((stack, part) =>
-        areaIn(this.#site, coat, part) > 0 ? coated(stack, this.#site, coat, part, this.#colourants) : stack,
-      );
+    const under = (stack: Stack, part: number): Stack =>
+      areaIn(this.#site, coat, part) > 0 ? coated(stack, this.#site, coat, part, this.#colourants) : stack;
+    for (const foam of this.foams) {
+      foam.stacks = foam.stacks.map(under);
+      if (foam.thick) foam.thick = foam.thick.map(under);
+    }
   }
 }
 
@@ -110,10 +120,11 @@ export function chartColours(site: Site, cut: Cut, colourants: Colourant[], stag
       const colour = hexOn(stack);
       return { rings, part, ...(colour !== undefined && { colour }) };
     }),
-    foams: chart.foams.map(({ line, stacks }) => ({
+    foams: chart.foams.map(({ line, stacks, thick }) => ({
       coatId: line.id,
       closed: line.kind === 'thread' || closed?.has(line.id) ? 1 : 1 - openOf(line, method.foamOpen),
       parts: stacks.map(hexOn),
+      ...(thick && { thick: thick.map(hexOn) }),
     })),
     ...(gravel && { gravel: inlandBand(cut, gravel.from, gravel.to).rings }),
     ...(dry && {

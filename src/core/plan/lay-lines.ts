@@ -1,5 +1,5 @@
-import { dropsOf } from '#core/coat';
-import type { LineCoat, Piece, WaveCoat } from '#core/document';
+import { airPasses, dropsOf, passSeconds, rehearsalOf } from '#core/coat';
+import type { AirPass, LineCoat, Piece, WaveCoat } from '#core/document';
 import type { CoatPlan } from './coats';
 import { boardsOf, layMin, servesOf, useOf, type Session, type Step } from './session';
 
@@ -13,8 +13,24 @@ function alongOf({ sea }: Piece, { along }: LineCoat, beach: boolean): { along: 
 /** A wave as its steps see it. */
 function waveFacts(piece: Piece, wave: WaveCoat, beach: boolean): NonNullable<Step['wave']> {
   const { under = 'barrier', heat = 'hot air', lines = 1, lineWidth } = wave;
-  return { ...alongOf(piece, wave, beach), under, heat, lines, lineWidth, beach };
+  const kept = rehearsalOf(piece, wave);
+  const rehearsed = kept && { ml: kept.ml, ...(kept.off !== undefined && { off: kept.off }), ...(kept.line && { drawn: true }) };
+  return { ...alongOf(piece, wave, beach), under, heat, lines, lineWidth, beach, ...(rehearsed && { rehearsed }) };
 }
+
+/** A rehearsed pass as its step is told. */
+const airOf = (pass: AirPass | undefined): Pick<Step, 'air'> =>
+  pass
+    ? {
+        air: {
+          tool: pass.tool,
+          ...(pass.distance !== undefined && { distance: pass.distance }),
+          strokes: pass.strokes.length,
+          seconds: passSeconds(pass),
+          wait: pass.wait,
+        },
+      }
+    : {};
 
 /** A wave whose white lies, and has still to be moved. */
 export interface Laid {
@@ -69,9 +85,14 @@ export function layWhite(session: Session, plan: CoatPlan, pour: CoatPlan[]): La
   session.add(batch, { ...shared, id: { does: 'white', ...own }, uses: whites.map((c) => useOf(c, plan)) });
   if (whiteFirst) clear();
   const laidAt = session.now;
+  const rehearsed = rehearsalOf(piece, coat);
+  const air = rehearsed ? airPasses(rehearsed) : [];
+  const flame = rehearsed?.passes.find((p) => p.tool === 'torch');
+  /** What a pass takes on every board, min: as it was rehearsed, or as it usually does. */
+  const minutesOf = (pass: AirPass | undefined, usual: number): number => (pass ? (passSeconds(pass) * piece.count) / 60 : usual);
   const flick = (): void => {
-    session.takes(method.heatMinPerPass / 2);
-    session.add(batch, { ...shared, id: { does: 'flick', ...own } });
+    session.takes(minutesOf(flame, method.heatMinPerPass / 2));
+    session.add(batch, { ...shared, id: { does: 'flick', ...own }, ...airOf(flame) });
   };
   return {
     move: () => {
@@ -83,8 +104,10 @@ export function layWhite(session: Session, plan: CoatPlan, pour: CoatPlan[]): La
       }
       if (coat.heat === 'torch then air') flick();
       for (let pass = 1; pass <= coat.passes; pass++) {
-        session.takes(method.heatMinPerPass);
-        session.add(batch, { ...shared, id: { does: 'heat', ...own, pass }, passes: coat.passes });
+        // before the first it rests, which is a step of its own
+        if (pass > 1) session.takes((air[pass - 1]?.wait ?? 0) / 60);
+        session.takes(minutesOf(air[pass - 1], method.heatMinPerPass));
+        session.add(batch, { ...shared, id: { does: 'heat', ...own, pass }, passes: coat.passes, ...airOf(air[pass - 1]) });
       }
       if (coat.heat === 'air then torch') flick();
     },

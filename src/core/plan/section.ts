@@ -49,13 +49,28 @@ function sectionParts(of: Laying['of'], method: Method): (Pick<SectionLayer, 'co
     .map(({ kind, name = coatName(of), share }) => ({ coatId: of.id, name, kind, share }));
 }
 
+/** How much of thick white is seen of a wave at a place of the board, mm, 0 to 1; undefined for a wave without a picture. */
+export type FoamSeen = (coatId: string) => ((x: number, y: number) => number) | undefined;
+
 /** The cut A–B through the build-up of a piece, at a stage of it. Poured coats rest where they rest over the whole board. */
-export function sectionOf(plan: PiecePlan, a: Point, b: Point, stage: Stage = { coats: plan.piece.coats.length, wet: false }): Section {
+export function sectionOf(
+  plan: PiecePlan,
+  a: Point,
+  b: Point,
+  stage: Stage = { coats: plan.piece.coats.length, wet: false },
+  foamSeen?: FoamSeen,
+): Section {
   const field = lineField(a, b, PLACES);
   const built = buildUp(plan.site, field, levelsOf(plan.heights()));
   const { parts, surface } = built;
   const layings = layingsAt(built.layings, plan.site, stage.coats);
-  const seen = seenThrough(layings, parts, plan.site, plan.means.colourants, stage);
+  const foam = new Map(
+    plan.piece.coats.flatMap(({ id }) => {
+      const at = foamSeen?.(id);
+      return at ? [[id, Float64Array.from(field.x, (x, i) => at(x, field.y[i]!))] as const] : [];
+    }),
+  );
+  const seen = seenThrough(layings, parts, plan.site, plan.means.colourants, stage, foam);
   const length = Math.hypot(b.x - a.x, b.y - a.y);
   const ground = new Float64Array(PLACES);
   const layers = layings.flatMap(({ of, thickness }): SectionLayer[] =>

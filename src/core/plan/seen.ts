@@ -2,6 +2,7 @@ import { foamOver, type Covers, type Site } from '#core/coat';
 import type { Coat, Colourant } from '#core/document';
 import { partsOf } from '#core/geometry';
 import { seenColour, type Rgb } from '#core/tint';
+import { THICK_WHITE } from './colours';
 import type { Laying } from './layings';
 import { coverOver, groundStack, hides, mayHide } from './stack';
 import { wetWaves, type Stage } from './stage';
@@ -17,17 +18,38 @@ function coversOf(coat: Coat, site: Site, colourants: Colourant[], wet: Set<stri
   return partsOf(site.cut).map((_, part) => coverOver(site, coat, part, colourants));
 }
 
+/** White mixed into what is below as far as it is seen there. */
+const mixedIn =
+  (white: Covers): Covers =>
+  (internal, share) => {
+    const below = [...internal] as Rgb;
+    white(internal, THICK_WHITE);
+    for (const c of [0, 1, 2] as const) internal[c] = share * internal[c] + (1 - share) * below[c];
+  };
+
 /**
  * What is seen at each place of a built-up board, looking down through every coat as thick as it really lies there.
  * @param layings bottom first @param parts which part each place lies in
+ * @param foam of waves whose picture is known: how much of thick white is seen at each place, 0 to 1
  * @returns linear sRGB, one place after the other; NaN off the resin and where no model knows the ground
  */
-export function seenThrough(layings: Laying[], parts: Int8Array, site: Site, colourants: Colourant[], stage: Stage): Float64Array {
+export function seenThrough(
+  layings: Laying[],
+  parts: Int8Array,
+  site: Site,
+  colourants: Colourant[],
+  stage: Stage,
+  foam?: ReadonlyMap<string, Float64Array>,
+): Float64Array {
   const grounds = partsOf(site.cut).map((_, part) => groundStack(site, part));
   const wet = wetWaves(site, stage);
   const coats = layings.flatMap((laying) => {
     const coat = coatOf(laying);
-    return coat ? [{ coat, thickness: laying.thickness, covers: coversOf(coat, site, colourants, wet) }] : [];
+    if (!coat) return [];
+    const pictured = coat.kind === 'wave' && !wet.has(coat.id) ? foam?.get(coat.id) : undefined;
+    if (coat.kind !== 'wave' || !pictured) return [{ coat, thickness: laying.thickness, covers: coversOf(coat, site, colourants, wet) }];
+    const white = foamOver(coat, { colourants, method: site.method }, 1, THICK_WHITE);
+    return [{ coat, thickness: pictured, covers: partsOf(site.cut).map(() => mixedIn(white)) }];
   });
   const hiding = coats.filter(({ coat }) => mayHide(coat));
   const out = new Float64Array(3 * parts.length).fill(NaN);

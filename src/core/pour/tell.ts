@@ -66,6 +66,7 @@ export function tell({ chosen, batches, steps, coats }: Together, roomC: number)
     ...(step.area !== undefined && { area: r(step.area) }),
     ...(step.grams !== undefined && { grams: r(step.grams) }),
     ...(step.thin && { thin: step.thin.map((t) => ({ ...t, grams: Math.round(t.grams * 1e6) / 1e6, clearMl: r(t.clearMl) })) }),
+    ...(step.air && { air: { ...step.air, seconds: r(step.air.seconds) } }),
     ...(step.coat && { coat: { ...step.coat, film: r(step.coat.film) } }),
   }));
   return {

@@ -29,9 +29,9 @@ function saidOf(step: ToldStep, told: Told, write: Writes): Said {
     case 'rest':
       return rested(step);
     case 'flick':
-      return flicked(step);
+      return flicked(step, write);
     case 'heat':
-      return heated(step);
+      return heated(step, write);
     case 'dress':
       return dressed(step);
     case 'sides':

@@ -16,7 +16,7 @@ import {
   type Move,
 } from '#core/foam';
 import type { Scene } from './scene';
-import { laidOn, type Setup } from './setup';
+import { drawnOn, laidOn, type Setup } from './setup';
 
 /** A picture of some of the board, a pixel for each cell, its first at `i0`, `j0`. */
 export interface Piece {
@@ -51,11 +51,12 @@ export class WorkedBoard {
   /** Where white has been seen: where it left, the board is seen again. */
   #reached: Box = NOWHERE;
 
-  constructor(
-    readonly scene: Scene,
-    setup: Setup,
-  ) {
-    this.#foam = layDown(laidOn(scene, setup));
+  readonly scene: Scene;
+
+  constructor(scene: Scene, setup: Setup) {
+    const drawn = drawnOn(scene, setup);
+    this.scene = drawn.scene;
+    this.#foam = layDown(laidOn(drawn.scene, drawn.setup));
     this.#eye = new Eye(this.#foam);
     this.#changed = this.#all;
     this.#keep();

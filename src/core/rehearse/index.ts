@@ -1,7 +1,24 @@
 /** A wave of a piece tried before it is poured: its board as a scene for the foam, worked on by hand, measured over several lucks. */
+export { begunWith } from './begun';
 export { waysOf, type Question, type Same, type Way } from './beside';
 export { SCORCHED, WorkedBoard, type Piece, type Reading } from './board';
-export { LUCKS, LUCKS_ALONG, oneLuck, overLucks, RESTED, stretch, type Measured, type OneLuck, type OverLucks } from './lucks';
+export { actsDrawn, drawnPath, SHORTEST } from './drawn';
+export { DRILL, drillsOf, type Drill, type DrillName, type Scored } from './drills';
+export { actsOf, passesOf, tooMuchToKeep, withoutRehearsed, withRehearsed } from './kept';
+export { likenessKey, likenessOf, seenAt, setupOf, type Likeness } from './likeness';
+export {
+  LUCKS,
+  LUCKS_ALONG,
+  oneLuck,
+  overLucks,
+  RESTED,
+  stretch,
+  type Measured,
+  type OneLuck,
+  type OverLucks,
+  type Stretch,
+} from './lucks';
 export { ageAt, plannedBarrier, plannedWhite, sceneOf, type Scene } from './scene';
-export { laidOn, pushes, toolOf, towardSea, type Hand, type Setup } from './setup';
+export { nearest, SEARCH_GRIDS, seenTrial, TRIALS, trials, type Look, type SeenTrial, type Trial } from './search';
+export { drawnOn, laidOn, linesLaid, pushes, toolOf, towardSea, type Hand, type Setup } from './setup';
 export { advise, type Advice } from './stop';

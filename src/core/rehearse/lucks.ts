@@ -109,6 +109,11 @@ export function stretch(scene: Scene, most: number, across = ACROSS): Stretch {
     ground.set(scene.ground.subarray(3 * from, 3 * (from + wide)), 3 * j * wide);
   }
   const [ox, oy] = [i0 * scene.dx, j0 * scene.dx];
+  const moved = (lines: Scene['lines']): Scene['lines'] =>
+    lines.map((l) => ({ ...l, path: l.path.map((p) => ({ x: p.x - ox, y: p.y - oy })) }));
+  const long = (on: (p: { x: number; y: number }) => boolean): number =>
+    path.slice(1).reduce((sum, p, i) => sum + (on(p) ? Math.hypot(p.x - path[i]!.x, p.y - path[i]!.y) : 0), 0);
+  const shareOfLine = long(({ x, y }) => x >= ox && y >= oy && x <= ox + wide * scene.dx && y <= oy + tall * scene.dx) / long(() => true);
   const cut: Scene = {
     ...scene,
     width: wide * scene.dx,
@@ -117,8 +122,10 @@ export function stretch(scene: Scene, most: number, across = ACROSS): Stretch {
     ny: tall,
     film,
     ground,
-    board: scene.board * ((wide * tall) / (scene.nx * scene.ny)),
-    lines: scene.lines.map((l) => ({ ...l, path: l.path.map((p) => ({ x: p.x - ox, y: p.y - oy })) })),
+    // a share of the stretch is the share of a board that is so along all of its line
+    board: scene.board * Math.max(0.01, shareOfLine),
+    lines: moved(scene.lines),
+    along: moved(scene.along),
     // the white of a millimetre stays what it is
     length: scene.length,
   };

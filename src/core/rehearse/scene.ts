@@ -1,5 +1,5 @@
 import type { WaveCoat } from '#core/document';
-import { physical, type Laid, type Physical } from '#core/foam';
+import { physical, tuned, type Laid, type Physical, type Tuned } from '#core/foam';
 import { distancesTo, partsAt, partsOf, seeded, seedOf, shifted, waveLines, type Field } from '#core/geometry';
 import { filmAge, groundsUnder, whiteAmounts, type PiecePlan } from '#core/plan';
 import { recipeLayer } from '#core/tint';
@@ -19,10 +19,14 @@ export interface Scene {
   /** Reflectance below the white, three for each cell; NaN off the board. */
   ground: Float32Array;
   lines: Laid['lines'];
+  /** The lines a pass goes along: one for each shore, or the breaker. */
+  along: Laid['lines'];
   /** Length of all lines on the board, mm, and the width of one. */
   length: number;
   lineWidth: number;
   physical: Physical;
+  /** What was set by eye, and what the studio's own boards say of it. */
+  tuned: Tuned;
   roomC: number;
   /** Whether a colour below is not known to any model. */
   unknown: boolean;
@@ -64,6 +68,29 @@ function wetBelow(plan: PiecePlan, wave: WaveCoat) {
   return below.filter((c) => c.coat.kind !== 'wave' && c.coat.kind !== 'thread');
 }
 
+/** What foam does on a wave's film, beside where it lies: how thick the film is, how it ages, how warm it is, what white hides. */
+export function filmOf(plan: PiecePlan, wave: WaveCoat): Pick<Scene, 'physical' | 'tuned' | 'roomC'> {
+  const { cut, means } = plan;
+  const thick = Math.max(
+    ...partsOf(cut).map((_, part) => wetBelow(plan, wave).reduce((sum, c) => sum + (partsOf(c.regions)[part]!.area > 0 ? c.film : 0), 0)),
+  );
+  const resin = means.resins.find((r) => r.id === wave.resinId)!;
+  return {
+    physical: {
+      ...physical,
+      film: Math.min(THICK, Math.max(THIN, thick || wave.lineHeight)),
+      muRef: resin.viscosity,
+      flowEa: means.method.activationEmu,
+      cureEa: means.method.activationEa,
+      refC: resin.refC,
+      thickens: Math.log(means.method.thickening) / (resin.workingMin * 60),
+      scatter: recipeLayer(wave.white.recipe, means.colourants, 1).scatter[1],
+    },
+    tuned: { ...tuned, ...means.method.foam },
+    roomC: means.air(0),
+  };
+}
+
 /** The scene of a wave. @param dx step of the grid, mm */
 export function sceneOf(plan: PiecePlan, wave: WaveCoat, dx: number): Scene {
   const { cut, site, means } = plan;
@@ -83,11 +110,6 @@ export function sceneOf(plan: PiecePlan, wave: WaveCoat, dx: number): Scene {
     part >= 0 && (alone || (part > 0 && wet[part]) || away[k]! <= wave.reachUp + WASH) ? 1 : 0,
   );
   const grounds = groundsUnder(site, wave.id, means.colourants);
-  const thick = Math.max(
-    ...partsOf(cut).map((_, part) => below.reduce((sum, c) => sum + (partsOf(c.regions)[part]!.area > 0 ? c.film : 0), 0)),
-  );
-  const resin = means.resins.find((r) => r.id === wave.resinId)!;
-  const white = recipeLayer(wave.white.recipe, means.colourants, 1);
   return {
     width: plan.bounds.width,
     height: plan.bounds.height,
@@ -98,19 +120,10 @@ export function sceneOf(plan: PiecePlan, wave: WaveCoat, dx: number): Scene {
     film,
     ground: grained(plan, parts, drawnTogether(parts, grounds, field.columns, field.rows, Math.round(DRAWN / dx / 2))),
     lines,
+    along: linesOf(plan, { ...wave, lines: 1 }),
     length: whiteAmounts(plan, wave).length * (wave.lines ?? 1),
     lineWidth: wave.lineWidth,
-    physical: {
-      ...physical,
-      film: Math.min(THICK, Math.max(THIN, thick || wave.lineHeight)),
-      muRef: resin.viscosity,
-      flowEa: means.method.activationEmu,
-      cureEa: means.method.activationEa,
-      refC: resin.refC,
-      thickens: Math.log(means.method.thickening) / (resin.workingMin * 60),
-      scatter: white.scatter[1],
-    },
-    roomC: means.air(0),
+    ...filmOf(plan, wave),
     unknown: grounds.some((g, part) => g === undefined && partsOf(cut)[part]!.area > 0),
   };
 }

@@ -1,5 +1,6 @@
-import { tuned, withAdditive, type Act, type Held, type Laid, type Point, type ToolName } from '#core/foam';
+import { withAdditive, type Act, type Held, type Laid, type Point, type ToolName } from '#core/foam';
 import type { WaveCoat } from '#core/document';
+import { shifted } from '#core/geometry';
 import type { Scene } from './scene';
 
 /** What is chosen before the white is laid. */
@@ -13,6 +14,10 @@ export interface Setup {
   /** Clear under it, mm; 0 for none. */
   barrier: number;
   additive: boolean;
+  /** Width of each line, mm, where it is not the wave's own; how far out to sea of the plan's it is laid, mm, or another line. */
+  width?: number;
+  off?: number;
+  line?: Point[];
   /** Which luck of the hand and of the air it is, from 1. */
   luck: number;
 }
@@ -27,10 +32,41 @@ export const toolOf = (wave: WaveCoat): ToolName => (wave.heat === 'hair dryer' 
 /** White of a cross-section that leaves no line, mm²: below it nothing is laid. */
 const NOTHING = 1e-6;
 
+/** What of a path lies on a board, mm. */
+const lengthOn = (path: readonly Point[], { width, height }: Pick<Scene, 'width' | 'height'>): number =>
+  path.slice(1).reduce((sum, b, i) => {
+    const a = path[i]!;
+    const [x, y] = [(a.x + b.x) / 2, (a.y + b.y) / 2];
+    return x < 0 || y < 0 || x > width || y > height ? sum : sum + Math.hypot(b.x - a.x, b.y - a.y);
+  }, 0);
+
+/** The lines as they are laid, and how long they are on the board, mm: those of the plan, these moved out to sea, or one that was drawn. */
+export function linesLaid(scene: Scene, { off = 0, line }: Pick<Setup, 'off' | 'line'>): { lines: Scene['lines']; length: number } {
+  if (line) {
+    const middle = line[line.length >> 1]!;
+    const before = line[(line.length >> 1) - 1]!;
+    const toward = towardSea(scene.lines, middle);
+    const left = Math.atan2(-(middle.x - before.x), middle.y - before.y);
+    return { lines: [{ path: line, sea: Math.cos(left - toward) >= 0 ? 1 : -1 }], length: lengthOn(line, scene) };
+  }
+  if (off === 0) return scene;
+  return { lines: scene.lines.map(({ path, sea }) => ({ path: shifted([...path], sea * off), sea })), length: scene.length };
+}
+
+/** A scene whose line is the one that was drawn, where one was, and what is laid on it then. */
+export function drawnOn(scene: Scene, setup: Setup): { scene: Scene; setup: Setup } {
+  if (!setup.line) return { scene, setup };
+  const { line: _, ...others } = setup;
+  const { lines, length } = linesLaid(scene, setup);
+  return { scene: { ...scene, lines, along: lines, length }, setup: others };
+}
+
 /** The board as it begins. */
 export function laidOn(scene: Scene, setup: Setup): Laid {
   const { dx, nx, ny, film } = scene;
-  const section = scene.length > 0 ? (setup.ml * 1000) / scene.length : 0;
+  const { lines, length } = linesLaid(scene, setup);
+  const section = length > 0 ? (setup.ml * 1000) / length : 0;
+  const width = setup.width ?? scene.lineWidth;
   return {
     width: scene.width,
     height: scene.height,
@@ -39,12 +75,12 @@ export function laidOn(scene: Scene, setup: Setup): Laid {
     roomC: scene.roomC,
     age: setup.age,
     physical: scene.physical,
-    tuned: setup.additive ? withAdditive(tuned) : tuned,
+    tuned: setup.additive ? withAdditive(scene.tuned) : scene.tuned,
     film: (x, y) => film[Math.min(ny - 1, Math.floor(y / dx)) * nx + Math.min(nx - 1, Math.floor(x / dx))]!,
-    lines: section > NOTHING ? scene.lines : [],
+    lines: section > NOTHING ? lines : [],
     section,
     // much white makes a wider line: a bead of resin is about as high as it is wide by a seventh
-    lineWidth: Math.max(scene.lineWidth, Math.sqrt(7 * 1.5 * section)),
+    lineWidth: Math.max(width, Math.sqrt(7 * 1.5 * section)),
     rough: setup.rough,
     barrier: setup.barrier,
   };
@@ -55,34 +91,36 @@ const [BEHIND, EVERY] = [3, 10];
 /** Between two strokes the hand goes back, s. */
 const BACK = 0.3;
 
-/** The way a pass of heat is usually made: short pushes out to sea, side by side along the line, over the board alone. */
-export function pushes({ lines, width, height }: Pick<Scene, 'lines' | 'width' | 'height'>, hand: Hand, reach: number): Act[] {
-  const first = lines[0];
-  if (!first) return [];
+/** The way a pass of heat is usually made: short pushes out to sea, side by side along each line, `every` so many mm, over the board alone. */
+export const pushes = (scene: Pick<Scene, 'along' | 'width' | 'height'>, hand: Hand, reach: number, every = EVERY): Act[] =>
+  scene.along.flatMap((line) => pushesAlong(line, scene, hand, reach, every));
+
+function pushesAlong(
+  { path, sea }: Laid['lines'][number],
+  { width, height }: Pick<Scene, 'width' | 'height'>,
+  { speed, ...held }: Hand,
+  reach: number,
+  every: number,
+): Act[] {
   const ahead = Math.max(15, 0.6 * reach);
   const acts: Act[] = [];
-  let left = EVERY / 2;
-  first.path.slice(1).forEach((b, i) => {
-    const a = first.path[i]!;
+  let left = every / 2;
+  path.slice(1).forEach((b, i) => {
+    const a = path[i]!;
     const length = Math.hypot(b.x - a.x, b.y - a.y);
-    for (; left <= length; left += EVERY) {
+    for (; left <= length; left += every) {
       const [tx, ty] = [(b.x - a.x) / length, (b.y - a.y) / length];
-      const [ox, oy] = [ty * first.sea, -tx * first.sea];
+      const [ox, oy] = [ty * sea, -tx * sea];
       const at: Point = { x: a.x + tx * left, y: a.y + ty * left };
       if (at.x < 0 || at.y < 0 || at.x > width || at.y > height) continue;
       acts.push({
         does: 'stroke',
-        held: {
-          tool: hand.tool,
-          ...(hand.distance !== undefined && { distance: hand.distance }),
-          ...(hand.angle !== undefined && { angle: hand.angle }),
-          ...(hand.fan !== undefined && { fan: hand.fan }),
-        },
+        held,
         path: [
           { x: at.x - BEHIND * ox, y: at.y - BEHIND * oy },
           { x: at.x + ahead * ox, y: at.y + ahead * oy },
         ],
-        seconds: (BEHIND + ahead) / hand.speed,
+        seconds: (BEHIND + ahead) / speed,
         toward: Math.atan2(oy, ox),
       });
       acts.push({ does: 'wait', seconds: BACK });

@@ -103,4 +103,6 @@ export interface Kept extends Habits {
   tables: Record<string, TableState>;
   /** What was told on this device; no part of the studio. */
   notices: Told;
+  /** How drills went on this device, by the name of each. */
+  drills: Record<string, { best: number; last: number; times: number }>;
 }

@@ -20,9 +20,15 @@
 
   /**
    * The board as it will be seen, in mm, y downward: patches in their computed colours, hatched where no model knows
-   * them, each wave's foam as the share of it that stays closed, bands of the beach, holes and what is set on it.
+   * them, each wave's foam as it was rehearsed, or as the share of it that stays closed, bands of the beach, holes and what is set on it.
    */
-  let { plan, dressings = true }: { plan: Pick<PiecePlan, 'piece' | 'cut' | 'colours'>; dressings?: boolean } = $props();
+  interface Props {
+    plan: Pick<PiecePlan, 'piece' | 'cut' | 'colours'> & { means?: PiecePlan['means'] };
+    dressings?: boolean;
+    /** The whole plan, where it is of another stage of the board: what its foam is worked out from. */
+    whole?: PiecePlan | undefined;
+  }
+  let { plan, dressings = true, whole = plan.means && (plan as PiecePlan) }: Props = $props();
 
   const id = $props.id();
   const piece = $derived(plan.piece);
@@ -35,7 +41,7 @@
       const line = piece.coats.find((c) => c.id === foam.coatId);
       if (!line || !isLine(line)) return [];
       const reach = line.kind === 'wave' ? { ...line, wander: WANDER } : threadReach(line);
-      return [{ ...foam, strip: path(foamStrip(piece.sea, line.along, { ...reach, seed: seedOf(line.id) })) }];
+      return [{ ...foam, line, strip: path(foamStrip(piece.sea, line.along, { ...reach, seed: seedOf(line.id) })) }];
     }),
   );
   /** The beach and the parts of the sea, each drawn again in the foam's colour where its strip lies. */
@@ -57,10 +63,17 @@
   {#if plan.colours.dry}<path d={path(plan.colours.dry.rings)} fill={plan.colours.dry.colour} fill-rule="evenodd" />{/if}
   {#if plan.colours.gravel}<path d={path(plan.colours.gravel)} fill="url(#{id}-gravel)" fill-rule="evenodd" />{/if}
   {#each foams as foam (foam.coatId)}
-    <clipPath id="{id}-{foam.coatId}"><path d={foam.strip} /></clipPath>
-    <g fill-opacity={foam.closed} clip-path="url(#{id}-{foam.coatId})">
-      {#each parts as part, i (i)}{#if part.area > 0}<path d={path(part.rings)} fill={foam.parts[i] ?? hatch} />{/if}{/each}
-    </g>
+    {#snippet filled(colours: (string | undefined)[])}
+      {#each parts as part, i (i)}{#if part.area > 0}<path d={path(part.rings)} fill={colours[i] ?? hatch} />{/if}{/each}
+    {/snippet}
+    {#snippet white()}{@render filled(foam.thick ?? foam.parts)}{/snippet}
+    {#snippet flat()}
+      <clipPath id="{id}-{foam.coatId}"><path d={foam.strip} /></clipPath>
+      <g fill-opacity={foam.closed} clip-path="url(#{id}-{foam.coatId})">{@render filled(foam.parts)}</g>
+    {/snippet}
+    {#if whole && foam.line.kind === 'wave' && foam.closed < 1}
+      {#await import('./Foam.svelte')}{@render flat()}{:then { default: Foam }}<Foam plan={whole} wave={foam.line} {flat} {white} />{/await}
+    {:else}{@render flat()}{/if}
   {/each}
   {#each holesOf(piece) as hole, i (i)}<circle
       cx={hole.x}

@@ -1,8 +1,8 @@
 import { proxy } from 'comlink';
 import { kept, task, type Kept, type Task } from './task';
 import type { Move } from '#core/foam';
-import type { OneLuck, Scene, Setup } from '#core/rehearse';
-import type { OnFrame, RehearseWork } from './rehearse.worker';
+import type { Look, OneLuck, Same, Scene, SeenTrial, Setup } from '#core/rehearse';
+import type { OnFrame, RehearseWork, SearchScenes } from './rehearse.worker';
 
 export type { Frame } from './rehearse.worker';
 
@@ -28,3 +28,9 @@ export const lucksOf = (
   tells: (share: number) => void,
 ): Task<OneLuck[]> =>
   task<RehearseWork, OneLuck[], (share: number) => void>(make, (work, tell) => work.lucks(scene, setup, moves, pass, count, tell), tells);
+
+/** Ways to make a look, in a worker of their own, so that the search can be stopped. */
+export function searchFor(scenes: SearchScenes, { age, ...same }: Same, look: Look, tells: (share: number) => void): Task<SeenTrial[]> {
+  const ages = Array.from({ length: Math.ceil(same.ready.until) + 2 }, (_, minute) => age(minute));
+  return task<RehearseWork, SeenTrial[], (share: number) => void>(make, (work, tell) => work.search(scenes, same, ages, look, tell), tells);
+}

@@ -1,6 +1,25 @@
 import { expose, transfer } from 'comlink';
 import { inParts, movesOn, type Aim, type Figures, type Move } from '#core/foam';
-import { LUCKS_ALONG, oneLuck, stretch, WorkedBoard, type OneLuck, type Piece, type Reading, type Scene, type Setup } from '#core/rehearse';
+import {
+  drawnOn,
+  LUCKS_ALONG,
+  nearest,
+  oneLuck,
+  seenTrial,
+  stretch,
+  TRIALS,
+  trials,
+  WorkedBoard,
+  type Look,
+  type OneLuck,
+  type Piece,
+  type Reading,
+  type Same,
+  type Scene,
+  type SeenTrial,
+  type Setup,
+  type Trial,
+} from '#core/rehearse';
 
 /** What is to be shown after something was done: how it stands, what changed of its picture, and the skin's warmth. */
 export interface Frame {
@@ -90,16 +109,47 @@ const work = {
   done: (): Move[] => [...(board?.done ?? [])],
   /** Several lucks of a stretch of the same, rested, and with one pass more. */
   async lucks(scene: Scene, setup: Setup, moves: Move[], pass: Move[], count: number, tells: (share: number) => void): Promise<OneLuck[]> {
-    const cut = stretch(scene, LUCKS_ALONG);
+    const drawn = drawnOn(scene, setup);
+    const cut = stretch(drawn.scene, LUCKS_ALONG);
     const on = (m: Move[]): Move[] => movesOn(m, cut, cut.scene.width, cut.scene.height);
     const found: OneLuck[] = [];
     for (let luck = 1; luck <= count; luck++) {
-      found.push(oneLuck(cut.scene, { ...setup, luck }, on(moves), on(pass), (share) => tells((luck - 1 + share) / count)));
+      found.push(oneLuck(cut.scene, { ...drawn.setup, luck }, on(moves), on(pass), (share) => tells((luck - 1 + share) / count)));
       await breath();
     }
     return found;
   },
+  /** Tries ways to make a look, and shows the three nearest. @param tells how much of it is done, and the nearest so far */
+  async search(
+    scenes: SearchScenes,
+    same: Omit<Same, 'age'>,
+    ages: number[],
+    look: Look,
+    tells: (share: number) => void,
+  ): Promise<SeenTrial[]> {
+    const tried: Trial[] = [];
+    for (const trial of trials(scenes.tried, { ...same, age: (minute) => ages[Math.round(minute)]! }, look)) {
+      tried.push(trial);
+      tells((0.9 * tried.length) / TRIALS);
+      await breath();
+    }
+    const best = nearest(tried, SHOWN);
+    const seen: SeenTrial[] = [];
+    for (const trial of best) {
+      seen.push(seenTrial(scenes.shown, trial, look.reach));
+      tells(0.9 + (0.1 * seen.length) / best.length);
+      await breath();
+    }
+    return seen;
+  },
 };
+/** The nearest that are shown. */
+const SHOWN = 3;
+/** A wave's scene as it is tried, and as it is shown. */
+export interface SearchScenes {
+  tried: Scene;
+  shown: Scene;
+}
 export type RehearseWork = typeof work;
 
 expose(work);

@@ -2,6 +2,7 @@ import Type, { type Static } from 'typebox';
 import { limits } from '../limits';
 import { Edge } from './board';
 import { object, range, from0, colour, date, id, name, tagged } from './parts';
+import { Rehearsed } from './rehearsed';
 
 /** A colourant and its share of A + B by weight. */
 export const Part = object({ colourantId: id(), load: range(limits.load) });
@@ -119,6 +120,7 @@ const WaveCoat = object({
   additiveDrops: Type.Optional(Type.Integer({ minimum: limits.additiveDrops.min, maximum: limits.additiveDrops.max })),
   additiveInto: Type.Optional(Type.Enum(['the white', 'half of the white', 'every cup'])),
   white: Tint,
+  rehearsed: Type.Optional(Rehearsed),
 });
 /** A tint drawn as a line along a shore, `off` mm out to sea of it, or along a breaker; `lineWidth` wide and `lineHeight` high. */
 const ThreadCoat = object({

@@ -13,6 +13,7 @@ export * from './diary';
 export * from './materials';
 export * from './piece';
 export * from './pour';
+export * from './rehearsed';
 export * from './sea';
 export * from './shelf';
 export * from './slope';

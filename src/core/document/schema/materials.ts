@@ -115,6 +115,18 @@ export const Drying = object({
 export type Drying = Static<typeof Drying>;
 
 /**
+ * What the studio's own boards say of its rehearsals, beside the figures that were set by eye: how hard its air moves white,
+ * how many cells are born, Pa/mm², how fast they grow, mm·Pa, and the wall they leave between them, mm.
+ */
+export const FoamHabits = object({
+  drag: Type.Optional(range(limits.foamDrag)),
+  born: Type.Optional(range(limits.foamBorn)),
+  grow: Type.Optional(range(limits.foamGrow)),
+  wall: Type.Optional(range(limits.foamWall)),
+});
+export type FoamHabits = Static<typeof FoamHabits>;
+
+/**
  * The studio's habits: what the amounts and the windows rest on. `heldBack` is the part of every tint kept for
  * corrections, none where it is left out; `runOff` is what becomes of what drips, lost where it is left out; without
  * `batches` each resin of a pour is mixed at once. A batch is not split under `smallestMix`, g, nor a session into more
@@ -157,6 +169,7 @@ export const Method = object({
   heatC: Type.Optional(range(limits.heatC)),
   /** How far a wave may have moved by morning, mm. */
   driftMm: Type.Optional(range(limits.drift)),
+  foam: Type.Optional(FoamHabits),
 });
 export type Method = Static<typeof Method>;
 

@@ -1,6 +1,7 @@
 import Type, { type Static } from 'typebox';
 import { limits } from '../limits';
 import { object, range, from0, colour, id, name } from './parts';
+import { AirTool } from './rehearsed';
 import { DressingKind } from './sea';
 import { StockUnit, Supply } from './shelf';
 
@@ -105,6 +106,8 @@ export const ToldWave = object({
   lines: Type.Integer({ minimum: 1, maximum: 8 }),
   lineWidth: from0(60),
   beach: Type.Boolean(),
+  /** As its white was laid when it was rehearsed: ml of one board, how far out to sea of its line, or along one that was drawn. */
+  rehearsed: Type.Optional(object({ ml: ml(), off: Type.Optional(range(limits.lineOff)), drawn: Type.Optional(Type.Boolean()) })),
 });
 export type ToldWave = Static<typeof ToldWave>;
 
@@ -161,6 +164,16 @@ export const ToldStep = object({
   thin: Type.Optional(Type.Array(ToldThinned, { maxItems: 40 })),
   additive: Type.Optional(
     object({ name: name(), drops: Type.Integer({ minimum: 1, maximum: 20 }), part: Type.Enum(['all', 'half', 'every']) }),
+  ),
+  /** A pass as it was rehearsed: its tool, how far off it is held where that was chosen, its strokes and how long they take on one board, s, after a wait. */
+  air: Type.Optional(
+    object({
+      tool: AirTool,
+      distance: Type.Optional(range(limits.toolDistance)),
+      strokes: Type.Integer({ minimum: 1, maximum: limits.strokes.max }),
+      seconds: from0(100000),
+      wait: from0(limits.passWait.max),
+    }),
   ),
   /** How a board is tilted: degrees, how far its film runs, mm, and seconds until it has, and as far back. */
   tilt: Type.Optional(object({ degrees: from0(45), travel: from0(500), seconds: from0(3600), back: from0(3600) })),

@@ -42,13 +42,39 @@ export function whiteLaid(step: ToldStep, write: Writes): Said {
     says,
     detail: [
       under === 'gap' ? 'It spreads into the width that was left bare.' : `In ${drawn}, about ${write.length(lineWidth)} wide.`,
-      onShore ? 'Start seaward of where it should end.' : 'Start short of where it should end: it creeps.',
+      ...(step.wave?.rehearsed
+        ? rehearsedLaid(step.wave.rehearsed, step.boards, write)
+        : [onShore ? 'Start seaward of where it should end.' : 'Start short of where it should end: it creeps.']),
     ],
     does: 'White is laid',
     short: 'Lay the white',
     done: 'White laid',
   };
 }
+
+/** The white as it was rehearsed. */
+function rehearsedLaid({ ml, off = 0, drawn }: NonNullable<ToldWave['rehearsed']>, boards: ToldStep['boards'], write: Writes): string[] {
+  const each = boards.reduce((sum, b) => sum + b.count, 0) > 1 ? ' on each board' : '';
+  const where = drawn
+    ? ', along the line you drew'
+    : off === 0
+      ? ''
+      : `, ${write.length(Math.abs(off))} ${off > 0 ? 'out to sea of its line' : 'up the beach from it'}`;
+  return [`Rehearsed with ${write.volume(ml)}${each}${where}.`];
+}
+
+/** A pass as it was rehearsed: what the hand does, how long that takes, and what is waited for first. */
+function rehearsedPass({ tool, distance, strokes, seconds, wait }: NonNullable<ToldStep['air']>, step: ToldStep, write: Writes): string[] {
+  const off = distance === undefined ? '' : ` ${write.length(distance)} off`;
+  const each = step.boards.reduce((sum, b) => sum + b.count, 0) > 1 ? ' on each board' : '';
+  const first = (step.id.pass ?? 1) > 1 && wait > 0 ? [`Wait ${writeSeconds(wait)} first.`] : [];
+  return [
+    ...first,
+    `As rehearsed: ${tool}${off}, ${strokes === 1 ? 'one stroke' : `${strokes} strokes`} in ${writeSeconds(seconds)}${each}.`,
+  ];
+}
+const writeSeconds = (s: number): string =>
+  s < 90 ? `${Math.round(s)} s` : `${Math.floor(Math.round(s) / 60)} min${Math.round(s) % 60 ? ` ${Math.round(s) % 60} s` : ''}`;
 
 /** A thread of tint: into the wet sea, or beside the white that lies. */
 export function threaded({ thread, uses, id }: ToldStep, told: Told, write: Writes): Said {
@@ -81,7 +107,7 @@ export function clearLine(step: ToldStep): Said {
 }
 
 /** A pass of heat. */
-export function heated(step: ToldStep): Said {
+export function heated(step: ToldStep, write: Writes): Said {
   const { pass = 1 } = step.id;
   const onShore = step.wave?.along === 'shore' || step.wave?.along === 'island';
   const tool =
@@ -91,8 +117,7 @@ export function heated(step: ToldStep): Said {
   return {
     says: `Heat pass ${pass} of ${step.passes ?? pass}: push the white ${onShore ? 'to sea' : 'off its line'}.`,
     detail: [
-      tool,
-      'Warm a short length, push, move on.',
+      ...(step.air ? rehearsedPass(step.air, step, write) : [tool, 'Warm a short length, push, move on.']),
       pass < (step.passes ?? pass)
         ? 'Look before the next pass: every one lowers contrast.'
         : 'Stop while it still looks unfinished: cells go on opening.',
@@ -140,12 +165,13 @@ export const rested = (step: ToldStep): Said => ({
 });
 
 /** A flick of flame, before the air or after it. */
-export function flicked(step: ToldStep): Said {
+export function flicked(step: ToldStep, write: Writes): Said {
   const last = step.wave?.heat === 'air then torch';
   return {
     says: 'Flick the torch over the white, high and moving.',
     detail: [
       last ? 'Over what the air has moved: it opens the last cells.' : 'It opens the first cells; the air moves them next.',
+      ...(step.air ? rehearsedPass(step.air, step, write) : []),
       'Never held still.',
       step.loose && 'Keep it off sand that is still dry.',
     ],

@@ -7,6 +7,7 @@
   import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
   import { Painted } from '$lib/ui/painted.svelte';
+  import Tabs from '$lib/ui/Tabs.svelte';
   import Held from './Held.svelte';
 
   /** A wave tried before resin is spent on it: its board, what it would look like, and what to do otherwise. */
@@ -29,20 +30,19 @@
   const nth = ['first', 'second', 'third', 'fourth', 'fifth', 'sixth'];
   const nameOf = (c: WaveCoat): string =>
     c.name ?? (waves.length > 1 ? `${nth[waves.indexOf(c)] ?? waves.indexOf(c) + 1} wave` : 'the wave');
-  const questions = [
-    { value: 'when', label: 'Early and late' },
-    { value: 'passes', label: 'One pass and several' },
-    { value: 'barrier', label: 'Clear under it or none' },
-    { value: 'white', label: 'Little white and much' },
-    { value: 'tool', label: 'This tool and that' },
+  const views = [
+    { value: 'board', label: 'One board' },
+    { value: 'beside', label: 'Side by side' },
+    { value: 'look', label: 'Find a look' },
+    { value: 'drills', label: 'Drills' },
   ] as const;
-  const question = $derived(questions.find((q) => q.value === page.url.searchParams.get('beside'))?.value);
-  const show = (to: string, coat?: string, beside: string | undefined = question) =>
-    goto(`/rehearse?piece=${to}${coat ? `&coat=${coat}` : ''}${beside ? `&beside=${beside}` : ''}`, {
-      replaceState: true,
-      noScroll: true,
-      keepFocus: true,
-    });
+  type View = (typeof views)[number]['value'];
+  const view = $derived(views.find((v) => v.value === page.url.searchParams.get('view'))?.value ?? 'board');
+  const show = (change: { piece?: string; coat?: string; view?: View }) => {
+    const query = new URLSearchParams({ piece: piece!.id, coat: wave!.id, view, ...(change.piece && { coat: '' }), ...change });
+    if (!query.get('coat')) query.delete('coat');
+    return goto(`/rehearse?${query.toString()}`, { replaceState: true, noScroll: true, keepFocus: true });
+  };
 </script>
 
 <svelte:head><title>{piece ? `Rehearse ${piece.name}` : 'Rehearse'} · Nerite</title></svelte:head>
@@ -50,11 +50,14 @@
 <main class="flex min-h-full flex-col gap-3 px-4 pt-2 pb-3 lg:h-full">
   <div class="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-2">
     <h1 class="text-[28px] leading-tight">{piece && wave ? `${piece.name}, ${nameOf(wave)}` : 'Rehearse'}</h1>
-    {#if piece}<p class="text-[13px] text-soft max-sm:hidden">a rehearsal, not a promise</p>{/if}
     {#if piece && wave}
+      <Tabs label="What is done here" class="text-[14px]" bind:value={() => view, (v) => void show({ view: v })} options={views} />
       <div class="ml-auto flex flex-wrap items-center gap-3 text-[13px] text-soft">
         <label class="flex items-center gap-1.5"
-          >piece<select class="input min-h-8! w-auto! px-1! text-ink" value={piece.id} onchange={(e) => show(e.currentTarget.value)}
+          >piece<select
+            class="input min-h-8! w-auto! px-1! text-ink"
+            value={piece.id}
+            onchange={(e) => show({ piece: e.currentTarget.value })}
             >{#each pieces as p (p.id)}<option value={p.id}>{p.name}</option>{/each}</select
           ></label
         >
@@ -63,28 +66,23 @@
             >wave<select
               class="input min-h-8! w-auto! px-1! text-ink"
               value={wave.id}
-              onchange={(e) => show(piece.id, e.currentTarget.value)}
+              onchange={(e) => show({ coat: e.currentTarget.value })}
               >{#each waves as c (c.id)}<option value={c.id}>{nameOf(c)}</option>{/each}</select
             ></label
           >
         {/if}
-        <label class="flex items-center gap-1.5"
-          >side by side<select
-            class="input min-h-8! w-auto! px-1! text-ink"
-            value={question ?? ''}
-            onchange={(e) => show(piece.id, wave.id, e.currentTarget.value)}
-            ><option value="">nothing, one board</option>{#each questions as q (q.value)}<option value={q.value}>{q.label}</option
-              >{/each}</select
-          ></label
-        >
         <a class="button" href="/pieces/{piece.id}">To the piece</a>
       </div>
     {/if}
   </div>
   {#if plan && wave && painted.yes}
     {#key `${plan.piece.id} ${wave.id}`}
-      {#if question}
-        {#await import('./Beside.svelte') then { default: Beside }}<Beside {plan} {wave} {question} />{/await}
+      {#if view === 'beside'}
+        {#await import('./Beside.svelte') then { default: Beside }}<Beside {plan} {wave} />{/await}
+      {:else if view === 'look'}
+        {#await import('./Look.svelte') then { default: Look }}<Look {plan} {wave} onuse={() => show({ view: 'board' })} />{/await}
+      {:else if view === 'drills'}
+        {#await import('./Drills.svelte') then { default: Drills }}<Drills {plan} {wave} />{/await}
       {:else}<Held {plan} {wave} />{/if}
     {/key}
   {:else if shared.pieces && !pieces.length}

@@ -29,17 +29,26 @@
     const box = drawing!.getBoundingClientRect();
     return within({ x: (event.clientX - box.left) / scale, y: (event.clientY - box.top) / scale });
   }
+  /** What a hand draws just now, mm. */
+  let drawn = $state.raw<{ x: number; y: number }[]>([]);
   function down(event: PointerEvent) {
     if (event.button !== 0 || rehearsal.busy) return;
     drawing!.setPointerCapture(event.pointerId);
+    if (rehearsal.pointer !== 'air') {
+      drawn = [placeOf(event)];
+      return;
+    }
     at = placeOf(event);
     void rehearsal.air(() => at);
   }
   function move(event: PointerEvent) {
-    if (at && !keyed) at = placeOf(event);
+    if (drawn.length) drawn = [...drawn, placeOf(event)];
+    else if (at && !keyed) at = placeOf(event);
     else if (!rehearsal.busy) rehearsal.aim = placeOf(event);
   }
   const up = () => {
+    if (drawn.length) rehearsal.drawn(drawn);
+    drawn = [];
     if (!keyed) at = undefined;
   };
 
@@ -79,25 +88,27 @@
   const toward = $derived(rehearsal.aim ? (rehearsal.toward(rehearsal.aim) * 180) / Math.PI : -90);
   const rim = $derived(
     rimRings(rehearsal.plan.piece.shape)
-      .map((ring) => `M${ring.map((p) => `${(p.x * scale).toFixed(1)} ${(p.y * scale).toFixed(1)}`).join('L')}Z`)
+      .map((ring) => `${path(ring.map((p) => ({ x: p.x - rehearsal.corner.x, y: p.y - rehearsal.corner.y })))}Z`)
       .join(''),
   );
-  const path = (line: (typeof scene.lines)[number]): string =>
-    `M${line.path.map((p) => `${(p.x * scale).toFixed(1)} ${(p.y * scale).toFixed(1)}`).join('L')}`;
+  const path = (points: readonly { x: number; y: number }[]): string =>
+    `M${points.map((p) => `${(p.x * scale).toFixed(1)} ${(p.y * scale).toFixed(1)}`).join('L')}`;
+  const { corner } = $derived(rehearsal);
+  const dressings = $derived(rehearsal.plan.piece.dressings ?? []);
   /** Where the white got to, out to sea of its line, mm. */
   const reached = $derived(rehearsal.figures?.toSea.middle);
   /** Two names nearer to each other than this would lie on one another, px. */
   const NEAR = 14;
   /** Where the line leaves the right side of the board, px. */
   const line = $derived.by(() => {
-    const on = scene.lines[0]?.path.filter((p) => p.x >= 0 && p.x <= scene.width && p.y >= 0 && p.y <= scene.height) ?? [];
+    const on = rehearsal.lines[0]?.path.filter((p) => p.x >= 0 && p.x <= scene.width && p.y >= 0 && p.y <= scene.height) ?? [];
     const last = on.reduce<{ x: number; y: number } | undefined>((most, p) => (most && most.x > p.x ? most : p), undefined);
     return last && { y: last.y * scale, sea: rehearsal.toward(last) };
   });
 </script>
 
 <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
-<div class="relative min-h-60 grow overflow-hidden p-3" bind:clientWidth={wide} bind:clientHeight={tall}>
+<div class="relative min-h-60 grow overflow-hidden p-3 select-none" bind:clientWidth={wide} bind:clientHeight={tall}>
   <div class="work relative" style:width="{scene.width * scale}px" style:height="{scene.height * scale}px">
     <canvas use:canvas.seen class="absolute inset-0 h-full w-full" aria-hidden="true"></canvas>
     <canvas use:canvas.warm class="absolute inset-0 h-full w-full" aria-hidden="true"></canvas>
@@ -113,8 +124,28 @@
       onpointercancel={up}
       onkeydown={key}
     >
-      <path d={rim} fill="none" class="stroke-line" />
-      {#each scene.lines as l, i (i)}<path d={path(l)} fill="none" class="stroke-buoy" stroke-dasharray="5 4" opacity="0.8" />{/each}
+      <defs
+        ><marker id="stroke-end" viewBox="0 0 8 8" refX="6" refY="4" markerWidth="6" markerHeight="6" orient="auto"
+          ><path d="M1 1L6 4L1 7" class="fill-none stroke-paper" stroke-width="1.5" /></marker
+        >
+        <clipPath id="board-here"><rect width={scene.width * scale} height={scene.height * scale} /></clipPath></defs
+      >
+      <g clip-path="url(#board-here)">
+        <path d={rim} fill="none" class="stroke-line" />
+        {#each dressings as d (d.id)}<circle
+            cx={(d.x - corner.x) * scale}
+            cy={(d.y - corner.y) * scale}
+            r={(d.size / 2) * scale}
+            class="pointer-events-none fill-paper/80 stroke-ink"
+          />{/each}
+        {#each rehearsal.lines as l, i (i)}<path
+            d={path(l.path)}
+            fill="none"
+            class="stroke-buoy"
+            stroke-dasharray="5 4"
+            opacity="0.8"
+          />{/each}
+      </g>
       {#if line}
         <text
           x={scene.width * scale + 8}
@@ -128,7 +159,14 @@
           >
         {/if}
       {/if}
-      {#if rehearsal.aim}
+      {#each rehearsal.strokes as stroke, i (i)}<path
+          d={path(stroke)}
+          class="fill-none stroke-paper"
+          stroke-width="2"
+          marker-end="url(#stroke-end)"
+        />{/each}
+      {#if drawn.length > 1}<path d={path(drawn)} class="fill-none stroke-paper" stroke-width="2" stroke-dasharray="3 3" />{/if}
+      {#if rehearsal.aim && rehearsal.pointer === 'air'}
         <g
           transform="translate({rehearsal.aim.x * scale} {rehearsal.aim.y * scale}) rotate({toward})"
           class="pointer-events-none fill-none stroke-paper"

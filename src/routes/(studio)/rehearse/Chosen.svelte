@@ -22,8 +22,8 @@
   const latest = $derived(Math.max(60, Math.ceil((ready?.until ?? 40) * 1.5)));
 
   /** What a slider shows while it moves; it is laid when it is let go. */
-  let moving = $state<{ ml?: number; minute?: number; rough?: number }>({});
-  const shown = $derived({ ...setup, ...moving });
+  let moving = $state<{ ml?: number; minute?: number; rough?: number; width?: number; off?: number }>({});
+  const shown = $derived({ ...setup, width: setup.width ?? rehearsal.wave.lineWidth, off: setup.off ?? 0, ...moving });
   const laid = async (change: typeof moving) => {
     moving = {};
     await rehearsal.set(change);
@@ -120,8 +120,38 @@
     commit={(speed) => Promise.resolve(rehearsal.hold({ speed }))}
   />
   <details class="text-[13px]">
-    <summary class="py-0.5 text-soft">More: how evenly it is laid, angle, fan</summary>
+    <summary class="py-0.5 text-soft">More: the line, how evenly it is laid, angle, fan</summary>
     <div class="flex flex-col gap-1 pt-1">
+      {#if setup.line}
+        <p class="flex items-center gap-2">
+          Laid along a line of your own.
+          <button type="button" class="underline" onclick={() => rehearsal.planned()}>Lay the plan’s</button>
+        </p>
+      {:else}
+        <SliderField
+          label="Line moved"
+          value={shown.off}
+          min={-20}
+          max={60}
+          step={1}
+          shows={shared.write.length(shown.off)}
+          read={(text) => readWithin(length, text, limits.lineOff, 'A move out to sea', shared.write.length, unit)}
+          preview={(off) => (moving = { off })}
+          commit={(off) => laid({ off })}
+          hint={shown.off > 0 ? 'out to sea of the plan' : shown.off < 0 ? 'up the beach' : undefined}
+        />
+      {/if}
+      <SliderField
+        label="Line’s width"
+        value={shown.width}
+        min={1}
+        max={40}
+        step={1}
+        shows={shared.write.length(shown.width)}
+        read={(text) => readWithin(length, text, limits.lineWidth, 'A width', shared.write.length, unit)}
+        preview={(width) => (moving = { width })}
+        commit={(width) => laid({ width })}
+      />
       <SliderField
         label="Uneven by"
         value={shown.rough}

@@ -1,20 +1,22 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
+  import { rehearsalOf } from '#core/coat';
   import type { WaveCoat } from '#core/document';
   import type { PiecePlan } from '#core/plan';
-  import { LUCKS } from '#core/rehearse';
+  import { begunWith, LUCKS } from '#core/rehearse';
   import { fixed, plain } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import Scrolled from '$lib/ui/Scrolled.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import Board from './Board.svelte';
   import Came from './Came.svelte';
+  import { chosenLook } from './chosen-look';
   import Chosen from './Chosen.svelte';
+  import KeptNow from './KeptNow.svelte';
   import { Rehearsal } from './rehearsal.svelte';
   import Sizes from './Sizes.svelte';
   import Stop from './Stop.svelte';
   import Strip from './Strip.svelte';
-  import { begunWith } from './wave';
 
   /** One wave on its board: laid, waited for, pushed and rested, as often as one likes. */
   let { plan, wave }: { plan: PiecePlan; wave: WaveCoat } = $props();
@@ -22,10 +24,14 @@
   const SMALL = 640;
   const same = untrack(() => begunWith(plan, wave));
   const rehearsal = untrack(() => new Rehearsal(plan, wave, same, innerWidth < SMALL));
+  const found = untrack(() => chosenLook.take(wave.id));
+  if (found) [rehearsal.setup, rehearsal.hand] = [found.setup, found.hand];
   onMount(() => {
     void rehearsal.lay();
     return () => rehearsal.end();
   });
+  const kept = $derived(rehearsalOf(plan.piece, wave));
+  const passes = $derived(kept ? kept.passes.length : 0);
   const slow = $derived(rehearsal.pace !== undefined && rehearsal.pace < 0.9 ? rehearsal.pace : undefined);
   const reading = $derived(rehearsal.reading);
 </script>
@@ -35,8 +41,18 @@
     {#snippet aside()}
       <p class="truncate text-[13px] text-soft">
         {#if reading && rehearsal.doing === 'air'}{shared.write.temperature(reading.skin, 0)} skin, {reading.cells} cells
-        {:else}drag the air over it, or H to hold it on{/if} · grid of {shared.write.fine(rehearsal.dx, 1)}
+        {:else if rehearsal.says}too short for a line: draw it as long as the hand goes
+        {:else if rehearsal.pointer === 'air'}drag the air over it, or H to hold it on
+        {:else if rehearsal.pointer === 'strokes'}draw where the air goes, then play it
+        {:else}draw the line the white is laid along{/if} · grid of {shared.write.fine(rehearsal.dx, 1)}
       </p>
+      <label class="flex items-center gap-1 text-[13px] text-soft"
+        >pointer<select class="rounded-sheet border border-line bg-paper text-ink" bind:value={rehearsal.pointer} disabled={rehearsal.busy}
+          ><option value="air">pushes the air</option><option value="strokes">draws strokes</option><option value="line"
+            >draws the line</option
+          ></select
+        ></label
+      >
     {/snippet}
     {#if rehearsal.died}
       <div class="p-3" role="alert">
@@ -59,6 +75,15 @@
     <Sheet title="White, wait, air" aside="ready {plain(same.ready.from, 0)}–{plain(same.ready.until, 0)} min" class="shrink-0">
       <Chosen {rehearsal} ready={same.ready} />
     </Sheet>
+    {#if wave.rehearsed}
+      <Sheet
+        title="Kept in the plan"
+        aside={kept ? `${passes} pass${passes === 1 ? '' : 'es'}` : 'no longer of this wave'}
+        class="shrink-0"
+      >
+        <KeptNow {rehearsal} {wave} {kept} />
+      </Sheet>
+    {/if}
     <Sheet title="What came of it" aside={rehearsal.lucks ? `${LUCKS} lucks, rested` : 'this luck, now'} class="shrink-0">
       <Came {rehearsal} />
       {#if rehearsal.figures}<Sizes sizes={rehearsal.figures.sizes} />{/if}

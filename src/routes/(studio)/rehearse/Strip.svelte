@@ -1,4 +1,9 @@
 <script lang="ts">
+  import { passesOf, tooMuchToKeep, withRehearsed } from '#core/rehearse';
+  import { editPiece } from '$lib/store/edits';
+  import { attempt } from '$lib/ui/attempt';
+  import { said } from '$lib/ui/said.svelte';
+  import { besides } from './besides.svelte';
   import { passed } from './words';
   import type { Rehearsal } from './rehearsal.svelte';
 
@@ -23,6 +28,22 @@
   /** The beginning of each stroke and rest: where one would go back to. */
   const stops = $derived(rehearsal.spans.filter((s) => s.kind !== 'back'));
   const last = $derived(stops.at(-1));
+
+  /** Keeps what was done as the plan of the wave. */
+  async function keep() {
+    const { plan, wave, setup } = rehearsal;
+    const passes = passesOf(rehearsal.moves);
+    const tooMuch = tooMuchToKeep(passes);
+    if (tooMuch) return void said.failed(tooMuch);
+    const stored = await attempt(() =>
+      editPiece(plan.piece.id, 'Keep the rehearsal', (piece) => ({
+        ...piece,
+        coats: piece.coats.map((c) => (c.id === wave.id && c.kind === 'wave' ? withRehearsed(piece, c, setup, passes) : c)),
+      })),
+    );
+    if (stored) said.done(`Kept: ${plan.piece.name} is poured so now.`);
+  }
+  const air = $derived(stops.some((s) => s.kind === 'air'));
 </script>
 
 <div class="flex shrink-0 flex-wrap items-center gap-2 border-t border-rule px-3 py-2">
@@ -31,6 +52,14 @@
     <progress class="w-32" value={rehearsal.share} max="1" aria-label="How much of it is done"></progress>
   {:else}
     <button type="button" class="button" disabled={rehearsal.busy} onclick={() => rehearsal.play(rehearsal.pass())}>Make one pass</button>
+    {#if rehearsal.strokes.length}
+      <button type="button" class="button" disabled={rehearsal.busy} onclick={() => rehearsal.playDrawn()}
+        >Play {rehearsal.strokes.length === 1 ? 'the stroke' : `${rehearsal.strokes.length} strokes`}</button
+      >
+      <button type="button" class="button button-quiet" onclick={() => (rehearsal.strokes = rehearsal.strokes.slice(0, -1))}
+        >Take one off</button
+      >
+    {/if}
     <button type="button" class="button" disabled={rehearsal.busy} onclick={() => rehearsal.rest()}>Rest 30 min</button>
     {#if rehearsal.before.length && !rehearsal.spans.length}
       <button type="button" class="button" disabled={rehearsal.busy} onclick={() => rehearsal.play(rehearsal.before)}
@@ -80,5 +109,22 @@
     disabled={rehearsal.busy || !last}
     title="Takes the last stroke or rest back"
     onclick={() => last && rehearsal.back(last.from)}>Back one</button
+  >
+  <button
+    type="button"
+    class="button"
+    disabled={rehearsal.busy || !air || besides.full(rehearsal.wave.id)}
+    title="Puts this board beside others, to be played together"
+    onclick={() => {
+      besides.add(rehearsal);
+      void said.done('Set beside. Do it another way and set that beside too; “Side by side” plays them together.');
+    }}>Set beside</button
+  >
+  <button
+    type="button"
+    class="button"
+    disabled={rehearsal.busy || !air}
+    title="Makes this the plan of the wave: its passes, its minute and its picture"
+    onclick={keep}>Keep it</button
   >
 </div>

@@ -1,13 +1,18 @@
 import { movesOf, type Aim, type Figures, type Held, type Move } from '#core/foam';
-import type { WaveCoat } from '#core/document';
+import type { Rehearsed, WaveCoat } from '#core/document';
 import type { PiecePlan } from '#core/plan';
 import {
+  actsDrawn,
+  actsOf,
   advise,
   ageAt,
+  drawnPath,
+  linesLaid,
   LUCKS,
   overLucks,
   pushes,
   sceneOf,
+  setupOf,
   towardSea,
   type Advice,
   type Hand,
@@ -17,6 +22,7 @@ import {
   type Same,
   type Scene,
   type Setup,
+  type Stretch,
 } from '#core/rehearse';
 import { lucksOf, onFrame, rehearseWork, type Frame } from '$lib/work/rehearse';
 import { Canvas } from './canvas';
@@ -24,6 +30,8 @@ import { spansOf, type Span } from './spans';
 
 /** What is under way on the board. */
 type Doing = 'nothing' | 'laying' | 'air' | 'playing' | 'resting';
+/** Pushes the air live, draws strokes to be played, or draws the line of white. */
+export type Pointer = 'air' | 'strokes' | 'line';
 /** Several lucks of the same, and what a pass more would do. */
 export interface Lucks {
   figures: Record<Measured, OverLucks>;
@@ -54,6 +62,12 @@ export class Rehearsal {
   setup = $state.raw<Setup>()!;
   hand = $state.raw<Hand>()!;
   dx = $state<number>()!;
+  /** What the pointer does on the board. */
+  pointer = $state<Pointer>('air');
+  /** Strokes that were drawn and wait to be played, mm. */
+  strokes = $state.raw<{ x: number; y: number }[][]>([]);
+  /** What the last thing drawn was not. */
+  says = $state<'too short'>();
   /** Turned from straight out to sea, radians. */
   turn = $state(0);
   scene = $state.raw<Scene>()!;
@@ -73,16 +87,29 @@ export class Rehearsal {
   #stopLucks?: () => void;
   #moves: Move[] = [];
   #ended = false;
+  #letGo = false;
 
-  constructor(plan: PiecePlan, wave: WaveCoat, same: Same, small = false) {
+  /** The scene on a grid, and where its corner lies on the board, mm. */
+  readonly #onGrid: (dx: number) => Stretch;
+  /** Where the scene's corner lies on the board, mm. */
+  readonly corner: { x: number; y: number };
+
+  /** @param some cuts a stretch out of the whole board */
+  constructor(plan: PiecePlan, wave: WaveCoat, same: Same, small = false, some?: (whole: Scene) => Stretch) {
     this.plan = plan;
     this.wave = wave;
     this.barrier = same.barrier;
-    const long = Math.max(plan.bounds.width, plan.bounds.height);
+    this.#onGrid = (dx) => {
+      const whole = sceneOf(plan, wave, dx);
+      return some ? some(whole) : { scene: whole, x: 0, y: 0 };
+    };
+    const long = some ? 0 : Math.max(plan.bounds.width, plan.bounds.height);
     this.dx = small ? 1 : long > FINE_UP_TO ? 1 : GRIDS[0];
     this.hand = same.hand;
     this.setup = same.setup;
-    this.scene = sceneOf(plan, wave, this.dx);
+    const { scene, x, y } = this.#onGrid(this.dx);
+    this.scene = scene;
+    this.corner = { x, y };
   }
 
   get busy(): boolean {
@@ -134,7 +161,7 @@ export class Rehearsal {
 
   async onGrid(dx: number): Promise<void> {
     this.dx = dx;
-    this.scene = sceneOf(this.plan, this.wave, dx);
+    this.scene = this.#onGrid(dx).scene;
     await this.lay();
   }
 
@@ -153,14 +180,64 @@ export class Rehearsal {
   }
 
   toward(at: { x: number; y: number }): number {
-    return towardSea(this.scene.lines, at) + this.turn;
+    return towardSea(this.lines, at) + this.turn;
+  }
+  /** The lines as they are laid. */
+  readonly lines = $derived.by(() => linesLaid(this.scene, this.setup).lines);
+
+  /** What was done, up to now. */
+  get moves(): readonly Move[] {
+    return this.#moves;
+  }
+
+  /** Takes a line a hand drew: as a stroke to play, or as the line the white is laid along. Says why where it is none. */
+  drawn(points: { x: number; y: number }[]): void {
+    const path = drawnPath(points);
+    this.says = path ? undefined : 'too short';
+    if (!path) return;
+    if (this.pointer === 'line') void this.set({ line: path });
+    else this.strokes = [...this.strokes, path];
+  }
+  async playDrawn(): Promise<void> {
+    await this.play(movesOf(actsDrawn({ lines: this.lines }, this.strokes, this.hand, this.turn)));
+    this.strokes = [];
+  }
+  /** Lays the plan's own line again. */
+  planned(): Promise<void> {
+    const { line: _, off: __, ...setup } = this.setup;
+    this.setup = setup;
+    return this.set({});
+  }
+
+  /** Lays what was kept, and plays it. */
+  async show(rehearsed: Rehearsed): Promise<void> {
+    const [first] = rehearsed.passes;
+    this.setup = setupOf(this.plan, this.wave, rehearsed);
+    if (first) {
+      const { tool, distance, angle, fan } = first;
+      this.hand = {
+        tool,
+        speed: this.hand.speed,
+        ...(distance !== undefined && { distance }),
+        ...(angle !== undefined && { angle }),
+        ...(fan !== undefined && { fan }),
+      };
+    }
+    await this.lay();
+    await this.play(movesOf(actsOf(rehearsed.passes)));
   }
 
   /** Holds the air while a hand does, in real time. @param at where it is just now; undefined once it is let go */
   async air(at: () => { x: number; y: number } | undefined): Promise<void> {
     if (this.busy) return;
+    this.#letGo = false;
     this.#stopLucks?.();
     await this.#on('air', () => this.#inHand(at));
+  }
+
+  /** Takes the air out of the hand. */
+  letGo(): void {
+    this.#letGo = true;
   }
 
   async #inHand(at: () => { x: number; y: number } | undefined): Promise<void> {
@@ -170,7 +247,7 @@ export class Rehearsal {
       const now = performance.now();
       owed = Math.min(owed + (now - told) / STEP_MS, MOST_BEHIND);
       told = now;
-      const place = at();
+      const place = this.#letGo ? undefined : at();
       if (!place) break;
       this.aim = place;
       const steps = Math.floor(owed);
@@ -201,7 +278,13 @@ export class Rehearsal {
   }
   /** One pass as it is usually made. */
   pass(): Move[] {
-    return movesOf(pushes(this.scene, this.hand, this.wave.reachSea));
+    return movesOf(
+      pushes(
+        { ...this.scene, along: linesLaid({ ...this.scene, lines: this.scene.along }, this.setup).lines },
+        this.hand,
+        this.wave.reachSea,
+      ),
+    );
   }
 
   async rest(seconds = REST): Promise<void> {
@@ -228,16 +311,9 @@ export class Rehearsal {
   /** Tries several lucks of what was done, and a pass more. */
   async tryLucks(): Promise<void> {
     this.#stopLucks?.();
-    const scene = this.dx === LUCKS_ON ? this.scene : sceneOf(this.plan, this.wave, LUCKS_ON);
+    const scene = this.dx === LUCKS_ON ? this.scene : this.#onGrid(LUCKS_ON).scene;
     this.trying = 0;
-    const task = lucksOf(
-      scene,
-      this.setup,
-      this.#moves,
-      movesOf(pushes(scene, this.hand, this.wave.reachSea)),
-      LUCKS,
-      (share) => (this.trying = share),
-    );
+    const task = lucksOf(scene, this.setup, this.#moves, this.pass(), LUCKS, (share) => (this.trying = share));
     this.#stopLucks = () => {
       task.stop();
       this.trying = undefined;

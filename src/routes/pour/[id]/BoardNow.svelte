@@ -17,8 +17,10 @@
     step: ToldStep;
     /** How far the tool has come along the line, 0 to 1; undefined while it is not on the board. */
     along?: number | undefined;
+    /** A rehearsed pass: its strokes, which of them is next, and where the air is now, mm. */
+    air?: { at?: Point; strokes: Point[][]; next: number } | undefined;
   }
-  let { session, step, along }: Props = $props();
+  let { session, step, along, air }: Props = $props();
 
   const id = $props.id();
   const pieceId = $derived(step.id.piece ?? step.boards[0]?.piece ?? session.pour.of[0]!.pieceId);
@@ -47,7 +49,7 @@
     }
     return legs.at(-1)?.to;
   }
-  const tool = $derived(along === undefined || !where ? undefined : placeAt(where.lines, along));
+  const tool = $derived(air ? air.at : along === undefined || !where ? undefined : placeAt(where.lines, along));
 </script>
 
 {#if drawn && lies && where}
@@ -62,7 +64,7 @@
         ? '; where it goes is lit'
         : ''}"
     >
-      <BoardDrawing plan={lies} />
+      <BoardDrawing plan={lies} whole={drawn} />
       <clipPath id="{id}-board"><path d={area(drawn.cut.cover.rings)} clip-rule="evenodd" /></clipPath>
       {#if lit}
         <g clip-path="url(#{id}-board)">
@@ -92,6 +94,12 @@
             stroke-width={2.5 * px}
           />{/each}
       {/if}
+      {#each air?.strokes ?? [] as stroke, i (i)}<path
+          d="M{ring(stroke)}"
+          class="fill-none {i < (air?.next ?? 0) ? 'stroke-[#ffffff]/30' : i === air?.next ? 'stroke-[#ff9d5c]' : 'stroke-[#ffffff]/80'}"
+          stroke-width={(i === air?.next ? 3 : 1.2) * px}
+          stroke-linecap="round"
+        />{/each}
       {#if tool}<circle
           cx={tool.x}
           cy={tool.y}

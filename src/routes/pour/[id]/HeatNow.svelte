@@ -1,7 +1,8 @@
 <script lang="ts">
-  import { heatPlan, LOOK, whereOf, type Bench } from '#core/bench';
+  import { untrack } from 'svelte';
+  import { heatPlan, LOOK, strokeAt, whereOf, type Bench } from '#core/bench';
   import { steady } from '#core/air';
-  import { stepKey, type ToldStep } from '#core/document';
+  import { stepKey, type Point, type ToldStep } from '#core/document';
   import { isPass } from '#core/record';
   import { plain, writeDuration } from '#core/units';
   import { planner } from '$lib/planner';
@@ -20,8 +21,10 @@
     leads: boolean;
     /** How far the tool should have come along the line by now. */
     along: number | undefined;
+    /** Where it is in a rehearsed pass, and the strokes of that, mm of the board. */
+    air: { at?: Point; strokes: Point[][]; next: number } | undefined;
   }
-  let { at, step, leads, along = $bindable() }: Props = $props();
+  let { at, step, leads, along = $bindable(), air = $bindable() }: Props = $props();
 
   const length = $derived.by(() => {
     const { pieces, resins, colourants, method } = at.session.pour.planned;
@@ -35,13 +38,27 @@
   const whole = $derived(heat.seconds * heat.boards);
   const board = $derived(Math.min(heat.boards, Math.floor(held / heat.seconds) + 1));
   $effect(() => {
-    along = on === undefined || held > whole ? undefined : (held % heat.seconds) / heat.seconds;
+    along = heat.strokes || on === undefined || held > whole ? undefined : (held % heat.seconds) / heat.seconds;
+  });
+  /** The stroke that is made now, in a pass that was rehearsed. */
+  const stroke = $derived(heat.strokes && strokeAt(heat.strokes, on === undefined ? 0 : held % heat.seconds));
+  const ended = $derived(on !== undefined && held > whole);
+  $effect(() => {
+    air =
+      heat.strokes && stroke
+        ? { strokes: heat.strokes.map((s) => s.path), next: stroke.index, ...(on !== undefined && !ended && { at: stroke.at }) }
+        : undefined;
+    return () => (air = undefined);
+  });
+  const index = $derived(stroke?.index);
+  $effect(() => {
+    if (index !== undefined && on !== undefined && leads && !untrack(() => ended)) voice.tone(1200, 0.06, 0.2);
   });
 
   /** One tick a second, a higher one when the tool moves on by its own width. */
   let beat = $state(0);
   $effect(() => {
-    if (on === undefined) return;
+    if (on === undefined || heat.strokes) return;
     const linger = Math.max(1, Math.round(heat.linger));
     const timer = setInterval(() => {
       beat = Math.floor(Math.max(0, (ticking.now - on) / 1000));
@@ -66,18 +83,26 @@
       >of about {running(whole / 60)}{heat.boards > 1 ? `, board ${board} of ${heat.boards}` : ''}</span
     >
   </p>
-  <p class="mt-2 flex items-center gap-1.5" aria-hidden="true">
-    {#each { length: Math.max(1, Math.round(heat.linger)) } as _, i (i)}<span
-        class="h-3 w-5 rounded-[2px] {on !== undefined && beat % Math.max(1, Math.round(heat.linger)) === i
-          ? 'bg-[#ff9d5c]'
-          : 'bg-nightline'}"
-      ></span>{/each}
-  </p>
-  <p class="mt-2 max-w-[52ch] text-[18px]">
-    Move on by its own width every {plain(heat.linger, 0)} s, {plain(heat.moves, 0)} times along the board: {shared.write.length(
-      heat.speed * 10,
-    )} in 10 s.
-  </p>
+  {#if heat.strokes && stroke}
+    <p class="mt-2 text-[26px]" data-testid="stroke">
+      {ended ? 'Every stroke is made' : `Stroke ${stroke.index + 1} of ${heat.strokes.length}`}
+    </p>
+    <progress class="w-full max-w-md" value={Math.min(1, held / whole)} max="1" aria-label="How much of the pass is made"></progress>
+    <p class="mt-1 max-w-[52ch] text-[18px]">As rehearsed: follow the dot on the board. A tone says when the next stroke begins.</p>
+  {:else}
+    <p class="mt-2 flex items-center gap-1.5" aria-hidden="true">
+      {#each { length: Math.max(1, Math.round(heat.linger)) } as _, i (i)}<span
+          class="h-3 w-5 rounded-[2px] {on !== undefined && beat % Math.max(1, Math.round(heat.linger)) === i
+            ? 'bg-[#ff9d5c]'
+            : 'bg-nightline'}"
+        ></span>{/each}
+    </p>
+    <p class="mt-2 max-w-[52ch] text-[18px]">
+      Move on by its own width every {plain(heat.linger, 0)} s, {plain(heat.moves, 0)} times along the board: {shared.write.length(
+        heat.speed * 10,
+      )} in 10 s.
+    </p>
+  {/if}
   <p class="max-w-[52ch] text-[17px] text-nightsoft">
     {heat.made} of {heat.passes} passes made, {plain(heat.held, 0)} s held in all. Each ages the film by {plain(heat.ages, 1)} min{heat.left !==
     undefined

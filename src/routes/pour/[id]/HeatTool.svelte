@@ -1,13 +1,20 @@
 <script lang="ts">
+  import { heatPlan, type Bench } from '#core/bench';
   import { heatTool, torchTool } from '#core/craft';
   import type { ToldStep } from '#core/document';
   import { shared } from '$lib/store/shared.svelte';
 
   /** How the tool of a pass is held over the film: its distance and its angle as a small drawing, its setting and its nozzle. */
-  let { step }: { step: ToldStep } = $props();
+  interface Props {
+    at: Bench | undefined;
+    step: ToldStep;
+  }
+  let { at, step }: Props = $props();
 
   const way = $derived(step.wave?.heat ?? 'hot air');
-  const tool = $derived(step.id.does === 'flick' ? torchTool : heatTool(way));
+  const usual = $derived(step.id.does === 'flick' ? torchTool : heatTool(way));
+  // a pass that was rehearsed has its own distance and angle
+  const tool = $derived(at ? heatPlan(at, step, 0).tool : usual);
   const orders: Partial<Record<typeof way, string>> = {
     'torch then air': 'Torch first, then air.',
     'air then torch': 'Air first, the torch last.',

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Bench } from '#core/bench';
-  import type { ToldStep } from '#core/document';
+  import type { Point, ToldStep } from '#core/document';
   import type { Words } from '#core/pour';
   import { isPass, type Session } from '#core/record';
   import { shared } from '$lib/store/shared.svelte';
@@ -27,6 +27,7 @@
   const told = $derived(session.told);
   const heating = $derived(isPass(step.id));
   let along = $state<number>();
+  let air = $state.raw<{ at?: Point; strokes: Point[][]; next: number }>();
   const board = $derived(
     step.boards.length && session.pour.planned.pieces.length > 1 ? ` · ${step.boards.map((b) => b.name).join(' and ')}` : '',
   );
@@ -40,7 +41,7 @@
     <p class="font-serif text-[32px] leading-[1.1] text-balance sm:text-[42px]" role="status">{words.says}</p>
     <Amounts amounts={words.amounts} />
     {#if caution}<p class="max-w-prose border-l-3 border-[#d9a441] pl-3 text-[16px]">{caution}</p>{/if}
-    {#if heating && parts && at}<parts.HeatNow {at} {step} {leads} bind:along />{/if}
+    {#if heating && parts && at}<parts.HeatNow {at} {step} {leads} bind:along bind:air />{/if}
     <p class="max-w-prose text-[19px] text-nightsoft">{words.detail}</p>
     {#if step.id.does === 'mix' && told.batches[step.batch]}
       {#if shared.write.byScale}{#key step.batch}<Weigh
@@ -54,8 +55,8 @@
   </div>
   {#if parts}
     <div class="flex min-w-0 flex-col gap-4">
-      <parts.BoardNow {session} {step} along={heating ? along : undefined} />
-      {#if heating || step.id.does === 'flick'}<parts.HeatTool {step} />{/if}
+      <parts.BoardNow {session} {step} along={heating ? along : undefined} air={heating ? air : undefined} />
+      {#if heating || step.id.does === 'flick'}<parts.HeatTool {at} {step} />{/if}
     </div>
   {/if}
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
   import { clearanceOf, sectionColour, sectionOf, type PiecePlan, type SectionLayer } from '#core/plan';
   import { marksOf, type Mark } from '$lib/ui/ruler';
   import { shared } from '$lib/store/shared.svelte';
@@ -16,8 +17,10 @@
   const [LEFT, RIGHT, TOP, BOARD] = [34, 16, 30, 14];
   let [width, height] = $state([0, 0]);
   const unit = $derived(shared.settings?.length ?? 'mm');
+  let foams = $state.raw<typeof import('$lib/ui/likenesses.svelte')>();
+  onMount(async () => (foams = await import('$lib/ui/likenesses.svelte')));
   const cut = $derived(drawing.cutOf(plan));
-  const section = $derived(sectionOf(plan, cut.a, cut.b, drawing.stageOf(plan)));
+  const section = $derived(sectionOf(plan, cut.a, cut.b, drawing.stageOf(plan), foams?.foamSeenOn(plan)));
   const across = $derived(Math.max(1, width - LEFT - RIGHT) / section.length);
   /** How many times taller than wide: whole, so that it can be said. */
   const taller = $derived(Math.max(1, Math.floor((height - TOP - BOARD - 24) / Math.max(0.5, section.height + section.primer) / across)));

@@ -2,17 +2,19 @@ import type { Piece } from '#core/document';
 import { CutError } from '#core/geometry';
 import type { PiecePlan } from '#core/plan';
 import { planner } from '$lib/planner';
-import { editPiece, redo, undo, undoable } from '$lib/store/edits';
 import { Live } from '$lib/store/live.svelte';
 import { shared } from '$lib/store/shared.svelte';
 import { attempt } from '$lib/ui/attempt';
 import { Draft, type ChangeOf } from '$lib/ui/draft.svelte';
 import { tangledSays } from './tangled';
 
+/** What stores an edit is fetched beside the first drawing, and does not hold that up. */
+const edits = import('$lib/store/edits');
+
 /** One piece being edited, with its plan. A change after which its board cannot be cut is not taken. */
 export class PieceEditor {
   readonly id: string;
-  readonly #undoable: Live<{ undo?: string; redo?: string }>;
+  #undoable = $state.raw<Live<{ undo?: string; redo?: string }>>();
   readonly #draft: Draft<Piece>;
 
   readonly piece = $derived.by(() => this.#draft.current);
@@ -28,10 +30,10 @@ export class PieceEditor {
 
   constructor(id: string) {
     this.id = id;
-    this.#undoable = new Live(() => undoable(id));
+    void edits.then(({ undoable }) => (this.#undoable = new Live(() => undoable(id))));
     this.#draft = new Draft<Piece>({
       stored: () => shared.pieces?.find((piece) => piece.id === id),
-      store: (label, change, mark) => editPiece(id, label, change, mark),
+      store: async (label, change, mark) => (await edits).editPiece(id, label, change, mark),
       refuses: (changed) => {
         const planned = this.#planOf(changed);
         return planned instanceof CutError ? tangledSays(changed, planned) : undefined;
@@ -58,7 +60,7 @@ export class PieceEditor {
   }
 
   get undoable(): { undo?: string; redo?: string } {
-    return this.#undoable.current ?? {};
+    return this.#undoable?.current ?? {};
   }
 
   /** Shows a change without storing it, as in a drag. */
@@ -77,12 +79,12 @@ export class PieceEditor {
   }
 
   async undo(): Promise<void> {
-    if (!this.#draft.forget()) await attempt(() => undo(this.id));
+    if (!this.#draft.forget()) await attempt(async () => (await edits).undo(this.id));
     this.drop();
   }
 
   async redo(): Promise<void> {
-    await attempt(() => redo(this.id));
+    await attempt(async () => (await edits).redo(this.id));
     this.drop();
   }
 }

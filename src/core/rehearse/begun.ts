@@ -1,6 +1,8 @@
 import type { WaveCoat } from '#core/document';
 import type { PiecePlan } from '#core/plan';
-import { ageAt, plannedBarrier, plannedWhite, toolOf, type Same } from '#core/rehearse';
+import type { Same } from './beside';
+import { ageAt, plannedBarrier, plannedWhite } from './scene';
+import { toolOf } from './setup';
 
 /** How unevenly a hand lays a line, until it is said. */
 const HAND = 0.28;
