@@ -7,6 +7,8 @@ import type { Setup } from './setup';
 const BETWEEN = 8;
 /** A stroke that turns by so much is two, radians; its path is kept at a place each so many seconds. */
 const [TURNED, EVERY] = [0.35, 0.25];
+/** No hand draws air so fast; further off in one step it was lifted, mm. */
+const LIFTED = 12;
 
 const held = ({ tool, distance, angle, fan }: Held): Held => ({
   tool,
@@ -67,7 +69,13 @@ export function passesOf(moves: readonly Move[]): AirPass[] {
   for (const move of moves) {
     const aim = 'rest' in move ? undefined : move.aim;
     const last = own.at(-1);
-    if (last && (!aim || !alike(last.held, aim.held) || turnOf(own[0]!.toward, aim.toward) > TURNED)) end();
+    const goesOn =
+      last &&
+      aim &&
+      alike(last.held, aim.held) &&
+      turnOf(own[0]!.toward, aim.toward) <= TURNED &&
+      Math.hypot(aim.x - last.x, aim.y - last.y) <= LIFTED;
+    if (last && !goesOn) end();
     if (own.length * STEP >= limits.strokeSeconds.max) end();
     if (aim) own.push(aim);
     else if ('rest' in move && move.rest >= BETWEEN) wait += move.rest;

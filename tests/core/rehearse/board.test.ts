@@ -1,10 +1,8 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import type { Piece, WaveCoat } from '#core/document';
 import { steady } from '#core/air';
 import { withShape } from '#core/edit';
 import { inParts, movesOf, movesOn, takes } from '#core/foam';
-import type { Means } from '#core/plan';
 import {
   advise,
   ageAt,
@@ -13,36 +11,17 @@ import {
   plannedBarrier,
   plannedWhite,
   pushes,
-  sceneOf,
   stretch,
   towardSea,
   waysOf,
   WorkedBoard,
-  type Setup,
 } from '#core/rehearse';
-import { coated, piece, plan } from '../../factories';
+import { coated, piece } from '../../factories';
 import { near } from '../help';
+import { DX, hand, of, setup, smallBoard } from './wave';
 
-const DX = 1;
-const of = (p: Piece = piece(), change: Partial<Means> = {}) => {
-  const planned = plan(p, change);
-  const wave = planned.piece.coats.find((c): c is WaveCoat => c.kind === 'wave')!;
-  return { planned, wave, scene: sceneOf(planned, wave, DX) };
-};
-const hand = { tool: 'hot air', speed: 12 } as const;
-const setup = (change: Partial<Setup> = {}): Setup => ({
-  ml: 3,
-  rough: 0.28,
-  minute: 20,
-  age: 1200,
-  barrier: 0,
-  additive: false,
-  luck: 1,
-  ...change,
-});
 const ordinary = of();
-/** A small board, so that a pass takes a second to work out. */
-const small = of(withShape(piece(), { kind: 'rectangle', width: 120, height: 100 }));
+const small = of(smallBoard());
 
 test('the scene is the board on its own millimetres: film on the sea and a little up the beach, and none on dry sand', () => {
   const { scene, planned, wave } = ordinary;

@@ -46,6 +46,8 @@ const LUCKS_ON = 1;
 /** Air that was not worked out in time is left out after so many steps: the hand has gone on. */
 const MOST_BEHIND = 6;
 const STEP_MS = 50;
+/** Between two strokes by hand the air is off the board for so many steps. */
+const BACK_STEPS = 6;
 /** How long a board lies rested, s. */
 const REST = 1800;
 
@@ -241,6 +243,9 @@ export class Rehearsal {
   }
 
   async #inHand(at: () => { x: number; y: number } | undefined): Promise<void> {
+    // the hand went back for this stroke
+    const last = this.#moves.at(-1);
+    if (last && 'aim' in last && last.aim) this.#show(await this.#work.work.air(Array<undefined>(BACK_STEPS).fill(undefined)));
     let told = performance.now();
     let owed = 0;
     while (!this.#ended) {

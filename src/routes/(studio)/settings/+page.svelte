@@ -16,6 +16,7 @@
   import PutAside from './PutAside.svelte';
   import StudioFile from './StudioFile.svelte';
   import Bench from './Bench.svelte';
+  import Rehearsals from './Rehearsals.svelte';
   import Appearance from './Appearance.svelte';
   import Installed from './Installed.svelte';
   import Telling from './Telling.svelte';
@@ -135,6 +136,7 @@
           </div>
         </Sheet>
         <Bench {method} />
+        <Rehearsals {method} />
         <Sheet title="What the amounts rest on">
           <div class="grid gap-4 p-4 sm:grid-cols-2">
             <LiveField

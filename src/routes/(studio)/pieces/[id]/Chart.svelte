@@ -1,7 +1,8 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import type { Finding } from '#core/advice';
-  import type { Point } from '#core/document';
+  import { rehearsalOf } from '#core/coat';
+  import type { Point, WaveCoat } from '#core/document';
   import { partOf } from '#core/geometry';
   import { chartColours, type PiecePlan } from '#core/plan';
   import { fixed } from '#core/units';
@@ -66,6 +67,14 @@
     }),
   );
 
+  /** Whose foam is shown: no picture of it is a promise. */
+  const foam = $derived.by(() => {
+    const waves = shown.colours.foams.flatMap(({ coatId, closed }) =>
+      plan.piece.coats.filter((c): c is WaveCoat => c.kind === 'wave' && c.id === coatId && closed < 1),
+    );
+    if (!waves.length) return undefined;
+    return waves.some((w) => rehearsalOf(plan.piece, w)) ? 'foam as rehearsed' : 'foam as one ordinary pass leaves it';
+  });
   const marked = $derived(markedRegions(plan, selected, drawing.cup));
   const scaled = (points: Point[]): string =>
     points.map((p) => `${(p.x * view.scale).toFixed(1)} ${(p.y * view.scale).toFixed(1)}`).join('L');
@@ -191,6 +200,13 @@
                 stroke-width="2">{shared.write.fineFigure(f.film)}</text
               >
             {/each}
+            {#if foam}<text
+                x={plan.bounds.width * view.scale - 6}
+                y={plan.bounds.height * view.scale - 7}
+                text-anchor="end"
+                class="pointer-events-none fill-paper stroke-ink/70 text-[12px] [paint-order:stroke]"
+                stroke-width="2">{foam}</text
+              >{/if}
             {#await import('./SectionLine.svelte') then { default: SectionLine }}<SectionLine
                 {plan}
                 {drawing}

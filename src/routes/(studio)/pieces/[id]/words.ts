@@ -1,4 +1,4 @@
-import { awaitedBy, isJoined, overOf } from '#core/coat';
+import { awaitedBy, isJoined, overOf, rehearsalOf } from '#core/coat';
 import type { Coat, Over, Piece, Sea } from '#core/document';
 import type { CoatPlan, PiecePlan } from '#core/plan';
 import { dayMonth } from '$lib/ui/clock.svelte';
@@ -40,7 +40,8 @@ function awaited(plan: PiecePlan, { coat, number }: CoatPlan): string {
   const joined = isJoined(plan.piece.coats, coat);
   if (coat.kind === 'wave' && joined) {
     const step = plan.pours.flatMap((p) => p.steps).find((s) => s.id.does === 'white' && s.id.coat === coat.id);
-    return step ? `${plain(step.at - step.mixedAt, 0)} min after mixing` : `poured with ${number - 1}`;
+    const rehearsed = rehearsalOf(plan.piece, coat) ? ', rehearsed' : '';
+    return step ? `${plain(step.at - step.mixedAt, 0)} min after mixing${rehearsed}` : `poured with ${number - 1}`;
   }
   if (joined) return `poured with ${number - 1}`;
   const waits = awaitedBy(plan.piece.coats, coat);
