@@ -248,7 +248,7 @@ visit(
     assert.ok(strokes >= 3, `${strokes} strokes`);
     await page.getByRole('link', { name: 'To the piece' }).click();
     await page.getByText('foam as rehearsed').waitFor();
-    await page.getByText(/min after mixing, rehearsed/).waitFor();
+    await page.getByText(/ min, rehearsed/).waitFor();
     await page.locator('[data-foam=rehearsed]').first().waitFor({ state: 'attached', timeout: 90_000 });
     await page.getByRole('button', { name: 'Undo' }).click();
     await page.getByText('foam as one ordinary pass leaves it').waitFor();

@@ -28,6 +28,8 @@ export const screens = [
   '/mix/sheet?with=kelp-cove-1:0',
   '/scale?with=kelp-cove-1:0&batch=0',
   '/rehearse?piece=skerry-coasters',
+  '/rehearse?piece=skerry-coasters&view=look',
+  '/rehearse?piece=skerry-coasters&view=drills',
   '/shelf',
   '/shelf?view=buy',
   '/shelf?view=used',

@@ -37,8 +37,9 @@ const [WHITE, SPEED] = [
   [0.5, 2.5],
   [4, 18],
 ] as const;
-/** Tried on so much of the shore, mm, on this grid; shown twice as finely. */
+/** Tried on so much of the shore, mm, on this grid; shown on more of it, twice as finely. */
 const [ALONG, ACROSS, GRID] = [60, 110, 1];
+const [SHOWN_ALONG, SHOWN_ACROSS] = [100, 75];
 /** Between two passes one looks, s. */
 const LOOK = 60;
 
@@ -121,7 +122,7 @@ export function nearest(tried: readonly Trial[], count: number): Trial[] {
 
 /** A trial as it is seen, on a scene twice as fine. */
 export function seenTrial(whole: Scene, trial: Trial, reach: number): SeenTrial {
-  const { scene } = stretch(whole, ALONG, ACROSS);
+  const { scene } = stretch(whole, SHOWN_ALONG, SHOWN_ACROSS);
   const { foam, eye } = made(scene, trial, reach);
   const { nx, ny } = foam;
   const pixels = painted(foam, eye.see({ i0: 0, j0: 0, i1: nx, j1: ny }), scene.ground);

@@ -17,6 +17,16 @@
   }
   let { rehearsal, wave, kept }: Props = $props();
 
+  /** What the hand does in it, in a sentence or two. */
+  function says({ ml, minute, line, passes }: Rehearsed): string {
+    const own = line ? ', along a line of your own' : '';
+    const each = passes.map(
+      (p) => `${p.strokes.length === 1 ? 'one stroke' : `${p.strokes.length} strokes`} of ${p.tool} in ${plain(passSeconds(p), 0)} s`,
+    );
+    const moved = each.length ? ` ${each[0]![0]!.toUpperCase()}${each.join(', then ').slice(1)}.` : '';
+    return `${shared.write.volume(ml)} of white at ${plain(minute, 0)} min${own}.${moved}`;
+  }
+
   const forget = () =>
     attempt(() =>
       editPiece(rehearsal.plan.piece.id, 'Take the rehearsal out of the plan', (piece) => ({
@@ -28,14 +38,7 @@
 
 <div class="flex flex-col gap-1.5 px-3 py-2 text-[14px]">
   {#if kept}
-    <p>
-      {shared.write.volume(kept.ml)} of white at {plain(kept.minute, 0)} min{kept.line ? ', along a line of your own' : ''}.
-      {#each kept.passes as pass, i (i)}
-        {i === 0 ? 'First' : 'Then'}
-        {pass.strokes.length === 1 ? 'one stroke' : `${pass.strokes.length} strokes`} of {pass.tool},
-        {plain(passSeconds(pass), 0)} s{i < kept.passes.length - 1 ? ';' : '.'}
-      {/each}
-    </p>
+    <p>{says(kept)}</p>
   {:else}
     <p class="text-warn">
       The board, its line or the wave has changed since this was rehearsed, so it is not poured so. Rehearse it again and keep that.

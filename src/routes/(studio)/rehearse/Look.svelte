@@ -109,7 +109,7 @@
     <div class="grid shrink-0 gap-3 sm:grid-cols-3">
       {#each found as trial, i (trial)}
         <Sheet title={i === 0 ? 'Nearest' : i === 1 ? 'Next' : 'And this'} aside={nearness(trial.off)} class="min-w-0">
-          <canvas use:picture={trial} class="work w-full" aria-hidden="true"></canvas>
+          <canvas use:picture={trial} class="work max-h-72 w-full object-cover object-bottom" aria-hidden="true"></canvas>
           <p class="px-3 pt-2">
             <b>{write.volume(trial.setup.ml)} of white at {plain(trial.setup.minute, 0)} min</b>, {trial.hand.tool}, a hand of {write.length(
               trial.hand.speed,

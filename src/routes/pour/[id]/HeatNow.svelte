@@ -84,11 +84,11 @@
     >
   </p>
   {#if heat.strokes && stroke}
-    <p class="mt-2 text-[26px]" data-testid="stroke">
+    <p class="mt-1 text-[22px]" data-testid="stroke">
       {ended ? 'Every stroke is made' : `Stroke ${stroke.index + 1} of ${heat.strokes.length}`}
     </p>
     <progress class="w-full max-w-md" value={Math.min(1, held / whole)} max="1" aria-label="How much of the pass is made"></progress>
-    <p class="mt-1 max-w-[52ch] text-[18px]">As rehearsed: follow the dot on the board. A tone says when the next stroke begins.</p>
+    <p class="mt-1 max-w-[52ch] text-[18px]">Follow the dot on the board; a tone begins each stroke.</p>
   {:else}
     <p class="mt-2 flex items-center gap-1.5" aria-hidden="true">
       {#each { length: Math.max(1, Math.round(heat.linger)) } as _, i (i)}<span

@@ -40,8 +40,9 @@ function awaited(plan: PiecePlan, { coat, number }: CoatPlan): string {
   const joined = isJoined(plan.piece.coats, coat);
   if (coat.kind === 'wave' && joined) {
     const step = plan.pours.flatMap((p) => p.steps).find((s) => s.id.does === 'white' && s.id.coat === coat.id);
-    const rehearsed = rehearsalOf(plan.piece, coat) ? ', rehearsed' : '';
-    return step ? `${plain(step.at - step.mixedAt, 0)} min after mixing${rehearsed}` : `poured with ${number - 1}`;
+    if (!step) return `poured with ${number - 1}`;
+    const at = `${plain(step.at - step.mixedAt, 0)} min`;
+    return rehearsalOf(plan.piece, coat) ? `${at}, rehearsed` : `${at} after mixing`;
   }
   if (joined) return `poured with ${number - 1}`;
   const waits = awaitedBy(plan.piece.coats, coat);
