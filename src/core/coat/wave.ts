@@ -5,6 +5,7 @@ import { layerOver, recipeLayer } from '#core/tint';
 import { additiveFor } from './additive';
 import { tintHex } from './colour';
 import { cupFor, lineNeed, type Cup } from './cup';
+import { rehearsalOf } from './rehearsed';
 import type { Covers, Kind, LookedAt } from './kind';
 import type { Setting, Site } from './setting';
 
@@ -48,7 +49,9 @@ function cups(s: Setting, coat: WaveCoat): Cup[] {
   const gap = filmVolume(gapWidth(coat) * length * s.piece.count, below?.kind === 'sea' ? below.film : 0);
   const { whiteFactor } = s.method;
   // more than either way gives: white is what runs out
-  const white = whiteFactor === undefined ? byReach : Math.max(byReach, byLine) * whiteFactor;
+  const planned = whiteFactor === undefined ? byReach : Math.max(byReach, byLine) * whiteFactor;
+  // nor less than it was rehearsed with
+  const white = Math.max(planned, (rehearsalOf(s.piece, coat)?.ml ?? 0) * s.piece.count);
   const clearCup = cupFor(
     s,
     coat,

@@ -12,6 +12,7 @@ const SPEED = 9;
 const BARRIER = 0.3;
 /** Where no batch is planned yet, white may be laid in these minutes. */
 const READY = { from: 10, until: 40 };
+const MOVES_UNTIL = 60;
 
 /** What a rehearsal of a wave begins with: as it is planned. */
 export function begunWith(plan: PiecePlan, wave: WaveCoat): Same {
@@ -33,6 +34,7 @@ export function begunWith(plan: PiecePlan, wave: WaveCoat): Same {
     },
     hand: { tool: toolOf(wave), speed: SPEED },
     ready,
+    heatUntil: batch?.windows.heatUntil ?? MOVES_UNTIL,
     barrier: barrier || BARRIER,
     age,
   };

@@ -18,6 +18,8 @@ export interface Same {
   hand: Hand;
   /** When the white may be laid, min after mixing. */
   ready: { from: number; until: number };
+  /** Until when heat moves the film, min after mixing. */
+  heatUntil: number;
   /** Clear under the white where there is one, mm. */
   barrier: number;
   /** Age of the film at a minute, s. */

@@ -114,15 +114,24 @@ function heatOf(passes: readonly AirPass[], was: WaveCoat['heat']): WaveCoat['he
   return was && 'hot air';
 }
 
-/** A wave with a rehearsal as its plan: laid at its minute, moved with its tool, in as many passes. */
+/** What lies under white that was laid on clear or straight on the tint; a gap, or clear that comes over it, are other ways to do without. */
+function underOf({ barrier }: Setup, was: WaveCoat['under']): WaveCoat['under'] {
+  if (barrier > 0) return was === undefined ? undefined : 'barrier';
+  return was === undefined || was === 'barrier' ? 'none' : was;
+}
+
+/** A wave with a rehearsal as its plan: laid at its minute, as wide and on what it was, moved with its tool in as many passes. */
 export function withRehearsed(piece: Piece, wave: WaveCoat, setup: Setup, passes: AirPass[]): WaveCoat {
   const heat = heatOf(passes, wave.heat);
+  const under = underOf(setup, wave.under);
   const rest = passes[0]?.wait ?? 0;
   const { rest: _, rehearsed: __, ...others } = wave;
   const planned: WaveCoat = {
     ...others,
     layAt: setup.minute,
     passes: passes.filter((p) => p.tool !== 'torch').length,
+    ...(setup.width !== undefined && { lineWidth: setup.width }),
+    ...(under !== undefined && { under }),
     ...(heat !== undefined && { heat }),
     ...(rest > 0 && { rest: Math.round(rest / 6) / 10 }),
   };
@@ -132,7 +141,6 @@ export function withRehearsed(piece: Piece, wave: WaveCoat, setup: Setup, passes
     rough: kept(setup.rough, 0.01),
     minute: setup.minute,
     barrier: kept(setup.barrier, 0.001),
-    ...(setup.width !== undefined && { width: setup.width }),
     ...(setup.off && { off: setup.off }),
     ...(setup.line && { line: setup.line }),
     luck: setup.luck,

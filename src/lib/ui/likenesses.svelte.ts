@@ -65,15 +65,29 @@ class Likenesses {
 
 const likenesses = new Likenesses();
 
-/** The picture of one wave of a plan, while something shows it; undefined until there is one. */
-export function likenessOf(plan: () => PiecePlan, wave: () => WaveCoat): () => Likeness | undefined {
-  const key = $derived(likenessKey(plan(), wave()));
+const keys = new WeakMap<PiecePlan, Map<string, string>>();
+/** A wave's key, worked out once for a plan: several drawings of it ask. */
+function keyOf(plan: PiecePlan, wave: WaveCoat): string {
+  const of = keys.get(plan) ?? new Map<string, string>();
+  keys.set(plan, of);
+  const key = of.get(wave.id) ?? likenessKey(plan, wave);
+  of.set(wave.id, key);
+  return key;
+}
+
+/** The picture of one wave of a plan, while something shows it: undefined until there is one, and while there is no plan to show. */
+export function likenessOf(plan: () => PiecePlan | undefined, wave: () => WaveCoat): () => Likeness | undefined {
+  const key = $derived.by(() => {
+    const shown = plan();
+    return shown && keyOf(shown, wave());
+  });
   // a plan that changed in what foam does not depend on asks for nothing new
   $effect(() => {
     const asked = key;
-    return untrack(() => likenesses.want(asked, plan(), wave()));
+    if (asked === undefined) return;
+    return untrack(() => likenesses.want(asked, plan()!, wave()));
   });
-  return () => likenesses.of(key);
+  return () => (key === undefined ? undefined : likenesses.of(key));
 }
 
 /** How much of thick white is seen of the waves of a plan, for those whose picture is there. */
@@ -81,6 +95,6 @@ export const foamSeenOn =
   (plan: PiecePlan): FoamSeen =>
   (coatId) => {
     const wave = plan.piece.coats.find((c) => c.id === coatId);
-    const found = wave?.kind === 'wave' ? likenesses.of(likenessKey(plan, wave)) : undefined;
+    const found = wave?.kind === 'wave' ? likenesses.of(keyOf(plan, wave)) : undefined;
     return found && ((x, y) => seenAt(found, x, y));
   };

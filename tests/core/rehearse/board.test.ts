@@ -162,6 +162,7 @@ test('side by side: each question has its ways, and but for what is asked they a
     setup: setup(),
     hand,
     ready: { from: 12, until: 40 },
+    heatUntil: 60,
     barrier: 0.36,
     age: (min: number): number => ageAt(planned, wave, min),
   };

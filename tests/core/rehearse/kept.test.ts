@@ -165,6 +165,27 @@ for (const [name, tools, heat, air] of [
       if (tools[0] === 'gun') assert.deepEqual([heatNow.tool.distance, heatNow.tool.angle], [90, 30]);
     });
 
+test('what was laid in it is what is planned: its width, what lies under it, and a cup that holds enough', () => {
+  const board = smallBoard({ count: 2 });
+  const white = (p: Piece): number =>
+    planner
+      .plan(p, means)
+      .pours[0]!.batches.flatMap((b) => b.cups)
+      .find((c) => c.id.role === 'white')!.needed;
+  const line = (p: Piece): boolean => planner.plan(p, means).pours[0]!.steps.some((s) => s.id.does === 'line');
+  const usual = kept(board, pass, { ml: 1, barrier: 0.3 });
+  assert.equal(waveOf(usual).under ?? 'barrier', 'barrier');
+  assert.ok(line(usual));
+  const bare = kept(board, pass, { ml: 1, barrier: 0 });
+  assert.equal(waveOf(bare).under, 'none');
+  assert.ok(!line(bare), 'no clear is laid under what was rehearsed without');
+  assert.equal(waveOf(kept(coated(board, { wave: { under: 'gap' } }), pass, { barrier: 0 })).under, 'gap');
+  assert.equal(waveOf(kept(coated(board, { wave: { under: 'none' } }), pass, { barrier: 0.3 })).under, 'barrier');
+  assert.ok(white(kept(board, pass, { ml: 40, barrier: 0.3 })) >= 80, 'enough for both boards');
+  near(white(usual), white(board), 0.001);
+  assert.equal(waveOf(kept(board, pass, { width: 14 })).lineWidth, 14);
+});
+
 test('the air is where it was rehearsed at every second; between two strokes it waits for the next', () => {
   const strokes = [
     {

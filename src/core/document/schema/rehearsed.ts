@@ -30,9 +30,9 @@ export const AirPass = object({
 export type AirPass = Static<typeof AirPass>;
 
 /**
- * A rehearsal that was kept, as what was done in it; what came of it follows. `on` tells the board and the line it was made
- * on; `ml` is the white of one board, laid `rough` unevenly at `minute` after mixing, on `barrier` mm of clear, in a line
- * `width` mm wide and `off` mm out to sea of the wave's own, or along a `line` that was drawn. `luck` is that of the hand.
+ * A rehearsal that was kept, as what was done in it; what came of it follows. `on` tells the board, the line and the wave it was made
+ * for; `ml` is the white of one board, laid `rough` unevenly at `minute` after mixing, on `barrier` mm of clear, `off` mm out
+ * to sea of the wave's own line, or along a `line` that was drawn. `luck` is that of the hand.
  */
 export const Rehearsed = object({
   on: Type.String({ minLength: 1, maxLength: 20 }),
@@ -40,7 +40,6 @@ export const Rehearsed = object({
   rough: from0(limits.rough.max),
   minute: range(limits.minute),
   barrier: from0(limits.film.max),
-  width: Type.Optional(range(limits.lineWidth)),
   off: Type.Optional(range(limits.lineOff)),
   line: Type.Optional(Type.Array(Point, { minItems: 2, maxItems: limits.strokePoints.max })),
   luck: Type.Integer({ minimum: 1, maximum: 1000 }),

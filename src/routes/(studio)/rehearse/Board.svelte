@@ -34,7 +34,7 @@
   function down(event: PointerEvent) {
     if (event.button !== 0 || rehearsal.busy) return;
     drawing!.setPointerCapture(event.pointerId);
-    if (rehearsal.pointer !== 'air') {
+    if (rehearsal.drawing.pointer !== 'air') {
       drawn = [placeOf(event)];
       return;
     }
@@ -159,14 +159,14 @@
           >
         {/if}
       {/if}
-      {#each rehearsal.strokes as stroke, i (i)}<path
+      {#each rehearsal.drawing.strokes as stroke, i (i)}<path
           d={path(stroke)}
           class="fill-none stroke-paper"
           stroke-width="2"
           marker-end="url(#stroke-end)"
         />{/each}
       {#if drawn.length > 1}<path d={path(drawn)} class="fill-none stroke-paper" stroke-width="2" stroke-dasharray="3 3" />{/if}
-      {#if rehearsal.aim && rehearsal.pointer === 'air'}
+      {#if rehearsal.aim && rehearsal.drawing.pointer === 'air'}
         <g
           transform="translate({rehearsal.aim.x * scale} {rehearsal.aim.y * scale}) rotate({toward})"
           class="pointer-events-none fill-none stroke-paper"

@@ -8,7 +8,7 @@
   let { rehearsal }: { rehearsal: Rehearsal } = $props();
 
   const now = $derived(rehearsal.figures);
-  const lucks = $derived(rehearsal.lucks?.figures);
+  const lucks = $derived(rehearsal.lucks.found?.figures);
   const { write } = $derived(shared);
   const unit = $derived(shared.settings?.length ?? 'mm');
   const share = (v: number): string => `${fixed(100 * v, 0)} %`;
@@ -24,7 +24,11 @@
         sub: lucks ? between(lucks.reach, write.length) : `wanted ${write.length(rehearsal.wave.reachSea)}`,
       },
       { name: `cells a ${patch.patch}`, value: patch.value, sub: lucks && between(lucks.perCm2, (v) => perPatch(v, unit).value) },
-      { name: 'white of the board', value: share(now.white), sub: `${share(now.open)} of it open` },
+      {
+        name: 'white of the board',
+        value: share(now.white),
+        sub: lucks ? `${between(lucks.white, share)}, ${between(lucks.open, share)} open` : `${share(now.open)} of it open`,
+      },
       {
         name: 'cell, middle',
         value: write.fine(now.diameters.middle, 1),
@@ -35,9 +39,15 @@
       {
         name: 'hottest skin',
         value: warm(now.hottest),
-        sub: now.scorched > 1 ? `${write.area(now.scorched)} scorched` : 'no scorch',
+        sub: now.scorched > 1 ? `${write.area(now.scorched)} scorched` : lucks ? `${between(lucks.hottest, warm)}, no scorch` : 'no scorch',
       },
-      { name: 'film aged by heat', value: `+${fixed(now.heatAged, 1)} min`, sub: `${share(now.mist)} gone to mist` },
+      {
+        name: 'film aged by heat',
+        value: `+${fixed(now.heatAged, 1)} min`,
+        sub: lucks
+          ? `${between(lucks.heatAged, (v) => fixed(v, 1))}; ${between(lucks.mist, share)} mist`
+          : `${share(now.mist)} gone to mist`,
+      },
     ];
   });
 </script>
@@ -52,7 +62,7 @@
   {/each}
 </dl>
 {#if now}<p class="px-3 pb-1 text-[12.5px] text-soft">
-    Up the beach {write.length(now.up.middle)}, wanted {write.length(rehearsal.wave.reachUp)}{now.off > 0.005
-      ? `; ${share(now.off)} of the white ran off the board`
-      : ''}.
+    Up the beach {write.length(now.up.middle)}{lucks ? ` (${between(lucks.up, write.length)})` : ''}, wanted {write.length(
+      rehearsal.wave.reachUp,
+    )}{now.off > 0.005 ? `; ${share(now.off)} of the white ran off the board` : ''}.
   </p>{/if}

@@ -5,21 +5,24 @@
   import { reads } from '$lib/store/reads.svelte';
   import { shared } from '$lib/store/shared.svelte';
   import SliderField from '$lib/ui/SliderField.svelte';
+  import type { Same } from '#core/rehearse';
   import type { Rehearsal } from './rehearsal.svelte';
+  import WaitClock from './WaitClock.svelte';
 
   /** The white, the wait and the air: what is laid, when, and how the tool is held. */
   interface Props {
     rehearsal: Rehearsal;
-    /** When the white may be laid, min after mixing. */
-    ready: { from: number; until: number } | undefined;
+    /** What the wave is planned with: its batch and its film. */
+    same: Same;
   }
-  let { rehearsal, ready }: Props = $props();
+  let { rehearsal, same }: Props = $props();
+  const { ready } = $derived(same);
 
   const unit = $derived(shared.settings?.length ?? 'mm');
   const { setup, hand } = $derived(rehearsal);
   const most = $derived(Math.max(200, 2 * setup.ml));
   const slide = $derived(Math.max(20, Math.ceil(2 * Math.max(setup.ml, 5))));
-  const latest = $derived(Math.max(60, Math.ceil((ready?.until ?? 40) * 1.5)));
+  const latest = $derived(Math.max(60, Math.ceil(ready.until * 1.5)));
 
   /** What a slider shows while it moves; it is laid when it is let go. */
   let moving = $state<{ ml?: number; minute?: number; rough?: number; width?: number; off?: number }>({});
@@ -72,8 +75,9 @@
     read={(text) => readWithin(duration, text, limits.minute, 'A wait', writeDuration, 'min')}
     preview={(minute) => (moving = { minute })}
     commit={(minute) => laid({ minute })}
-    hint={ready ? (shown.minute < ready.from ? 'before it is ready' : shown.minute > ready.until ? 'past its time' : undefined) : undefined}
+    hint={shown.minute < ready.from ? 'before it is ready' : shown.minute > ready.until ? 'past its time' : undefined}
   />
+  <WaitClock from={1} until={latest} minute={shown.minute} {ready} heatUntil={same.heatUntil} age={same.age(shown.minute) / 60} />
   <label class="flex items-center gap-2 py-0.5 text-[13px]"
     ><input
       type="checkbox"

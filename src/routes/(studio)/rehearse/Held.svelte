@@ -41,13 +41,16 @@
     {#snippet aside()}
       <p class="truncate text-[13px] text-soft">
         {#if reading && rehearsal.doing === 'air'}{shared.write.temperature(reading.skin, 0)} skin, {reading.cells} cells
-        {:else if rehearsal.says}too short for a line: draw it as long as the hand goes
-        {:else if rehearsal.pointer === 'air'}drag the air over it, or H to hold it on
-        {:else if rehearsal.pointer === 'strokes'}draw where the air goes, then play it
+        {:else if rehearsal.drawing.tooShort}too short for a line: draw it as long as the hand goes
+        {:else if rehearsal.drawing.pointer === 'air'}drag the air over it, or H to hold it on
+        {:else if rehearsal.drawing.pointer === 'strokes'}draw where the air goes, then play it
         {:else}draw the line the white is laid along{/if} · grid of {shared.write.fine(rehearsal.dx, 1)}
       </p>
       <label class="flex items-center gap-1 text-[13px] text-soft"
-        >pointer<select class="rounded-sheet border border-line bg-paper text-ink" bind:value={rehearsal.pointer} disabled={rehearsal.busy}
+        >pointer<select
+          class="rounded-sheet border border-line bg-paper text-ink"
+          bind:value={rehearsal.drawing.pointer}
+          disabled={rehearsal.busy}
           ><option value="air">pushes the air</option><option value="strokes">draws strokes</option><option value="line"
             >draws the line</option
           ></select
@@ -72,8 +75,8 @@
     <Strip {rehearsal} />
   </Sheet>
   <Scrolled label="What is laid, how it is pushed and what came of it" class="flex min-h-0 flex-col gap-3 lg:overflow-y-auto">
-    <Sheet title="White, wait, air" aside="ready {plain(same.ready.from, 0)}–{plain(same.ready.until, 0)} min" class="shrink-0">
-      <Chosen {rehearsal} ready={same.ready} />
+    <Sheet title="White, wait, air" class="shrink-0">
+      <Chosen {rehearsal} {same} />
     </Sheet>
     {#if wave.rehearsed}
       <Sheet
@@ -84,12 +87,12 @@
         <KeptNow {rehearsal} {wave} {kept} />
       </Sheet>
     {/if}
-    <Sheet title="What came of it" aside={rehearsal.lucks ? `${LUCKS} lucks, rested` : 'this luck, now'} class="shrink-0">
+    <Sheet title="What came of it" aside={rehearsal.lucks.found ? `${LUCKS} lucks, rested` : 'this luck, now'} class="shrink-0">
       <Came {rehearsal} />
       {#if rehearsal.figures}<Sizes sizes={rehearsal.figures.sizes} />{/if}
     </Sheet>
     <Sheet
-      title={rehearsal.lucks ? (rehearsal.lucks.advice.stop ? 'You could stop here' : 'You could go on') : 'Stop or go on'}
+      title={rehearsal.lucks.found ? (rehearsal.lucks.found.advice.stop ? 'You could stop here' : 'You could go on') : 'Stop or go on'}
       class="shrink-0"
     >
       <Stop {rehearsal} />

@@ -7,16 +7,16 @@
   /** Whether to stop here, what a pass more would do, and why. */
   let { rehearsal }: { rehearsal: Rehearsal } = $props();
 
-  const advice = $derived(rehearsal.lucks?.advice);
+  const advice = $derived(rehearsal.lucks.found?.advice);
   const { write } = $derived(shared);
-  const short = $derived(rehearsal.lucks ? rehearsal.wave.reachSea - rehearsal.lucks.figures.reach.middle : 0);
+  const short = $derived(rehearsal.lucks.found ? rehearsal.wave.reachSea - rehearsal.lucks.found.figures.reach.middle : 0);
   const NEAR = 3;
 </script>
 
 <div class="flex flex-col gap-1.5 px-3 py-2">
-  {#if rehearsal.trying !== undefined}
+  {#if rehearsal.lucks.trying !== undefined}
     <p role="status">Trying {LUCKS} lucks of the same on {write.length(LUCKS_ALONG)} of the shore, and a pass more.</p>
-    <progress class="w-full" value={rehearsal.trying} max="1" aria-label="How much of it is done"></progress>
+    <progress class="w-full" value={rehearsal.lucks.trying} max="1" aria-label="How much of it is done"></progress>
   {:else if advice}
     <p>{further(advice, write)}</p>
     <p class="text-soft">

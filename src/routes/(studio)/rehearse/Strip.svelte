@@ -52,13 +52,11 @@
     <progress class="w-32" value={rehearsal.share} max="1" aria-label="How much of it is done"></progress>
   {:else}
     <button type="button" class="button" disabled={rehearsal.busy} onclick={() => rehearsal.play(rehearsal.pass())}>Make one pass</button>
-    {#if rehearsal.strokes.length}
+    {#if rehearsal.drawing.strokes.length}
       <button type="button" class="button" disabled={rehearsal.busy} onclick={() => rehearsal.playDrawn()}
-        >Play {rehearsal.strokes.length === 1 ? 'the stroke' : `${rehearsal.strokes.length} strokes`}</button
+        >Play {rehearsal.drawing.strokes.length === 1 ? 'the stroke' : `${rehearsal.drawing.strokes.length} strokes`}</button
       >
-      <button type="button" class="button button-quiet" onclick={() => (rehearsal.strokes = rehearsal.strokes.slice(0, -1))}
-        >Take one off</button
-      >
+      <button type="button" class="button button-quiet" onclick={() => rehearsal.drawing.takeOff()}>Take one off</button>
     {/if}
     <button type="button" class="button" disabled={rehearsal.busy} onclick={() => rehearsal.rest()}>Rest 30 min</button>
     {#if rehearsal.before.length && !rehearsal.spans.length}

@@ -1,43 +1,30 @@
-import { movesOf, type Aim, type Figures, type Held, type Move } from '#core/foam';
+import { movesOf, type Aim, type Figures, type Held, type Move, type Point } from '#core/foam';
 import type { Rehearsed, WaveCoat } from '#core/document';
 import type { PiecePlan } from '#core/plan';
 import {
   actsDrawn,
   actsOf,
-  advise,
   ageAt,
-  drawnPath,
   linesLaid,
-  LUCKS,
-  overLucks,
   pushes,
   sceneOf,
   setupOf,
   towardSea,
-  type Advice,
   type Hand,
-  type Measured,
-  type OverLucks,
   type Reading,
   type Same,
   type Scene,
   type Setup,
   type Stretch,
 } from '#core/rehearse';
-import { lucksOf, onFrame, rehearseWork, type Frame } from '$lib/work/rehearse';
+import { onFrame, rehearseWork, type Frame } from '$lib/work/rehearse';
 import { Canvas } from './canvas';
+import { Drawn } from './drawn.svelte';
+import { Lucks } from './lucks.svelte';
 import { spansOf, type Span } from './spans';
 
 /** What is under way on the board. */
 type Doing = 'nothing' | 'laying' | 'air' | 'playing' | 'resting';
-/** Pushes the air live, draws strokes to be played, or draws the line of white. */
-export type Pointer = 'air' | 'strokes' | 'line';
-/** Several lucks of the same, and what a pass more would do. */
-export interface Lucks {
-  figures: Record<Measured, OverLucks>;
-  advice: Advice;
-}
-
 /** Cells of the grid, mm: a board up to so long is worked out this finely; a longer one, or a slow device, coarser. */
 const GRIDS = [0.5, 1, 2] as const;
 const FINE_UP_TO = 450;
@@ -64,12 +51,8 @@ export class Rehearsal {
   setup = $state.raw<Setup>()!;
   hand = $state.raw<Hand>()!;
   dx = $state<number>()!;
-  /** What the pointer does on the board. */
-  pointer = $state<Pointer>('air');
-  /** Strokes that were drawn and wait to be played, mm. */
-  strokes = $state.raw<{ x: number; y: number }[][]>([]);
-  /** What the last thing drawn was not. */
-  says = $state<'too short'>();
+  readonly drawing = new Drawn();
+  readonly lucks = new Lucks();
   /** Turned from straight out to sea, radians. */
   turn = $state(0);
   scene = $state.raw<Scene>()!;
@@ -79,14 +62,11 @@ export class Rehearsal {
   figures = $state.raw<Figures>();
   spans = $state.raw<Span[]>([]);
   aim = $state.raw<{ x: number; y: number }>();
-  lucks = $state.raw<Lucks>();
-  trying = $state<number>();
   /** Real time by the work of it: above 1 it keeps up. */
   pace = $state<number>();
   died = $state(false);
   /** What was done before the white was laid anew, to be done again. */
   before = $state.raw<Move[]>([]);
-  #stopLucks?: () => void;
   #moves: Move[] = [];
   #ended = false;
   #letGo = false;
@@ -143,7 +123,7 @@ export class Rehearsal {
 
   /** Lays the white as it is set; what was done before can be done again. */
   async lay(): Promise<void> {
-    this.#stopLucks?.();
+    this.lucks.forget();
     if (this.#moves.length) this.before = this.#moves;
     this.died = false;
     await this.#on('laying', async () => this.#show(await this.#work.work.lay(this.scene, this.setup)));
@@ -192,17 +172,14 @@ export class Rehearsal {
     return this.#moves;
   }
 
-  /** Takes a line a hand drew: as a stroke to play, or as the line the white is laid along. Says why where it is none. */
-  drawn(points: { x: number; y: number }[]): void {
-    const path = drawnPath(points);
-    this.says = path ? undefined : 'too short';
-    if (!path) return;
-    if (this.pointer === 'line') void this.set({ line: path });
-    else this.strokes = [...this.strokes, path];
+  /** Takes what a hand drew: a stroke to play, or the line the white is laid along. */
+  drawn(points: Point[]): void {
+    const line = this.drawing.take(points);
+    if (line) void this.set({ line });
   }
   async playDrawn(): Promise<void> {
-    await this.play(movesOf(actsDrawn({ lines: this.lines }, this.strokes, this.hand, this.turn)));
-    this.strokes = [];
+    await this.play(movesOf(actsDrawn({ lines: this.lines }, this.drawing.strokes, this.hand, this.turn)));
+    this.drawing.strokes = [];
   }
   /** Lays the plan's own line again. */
   planned(): Promise<void> {
@@ -233,7 +210,7 @@ export class Rehearsal {
   async air(at: () => { x: number; y: number } | undefined): Promise<void> {
     if (this.busy) return;
     this.#letGo = false;
-    this.#stopLucks?.();
+    this.lucks.forget();
     await this.#on('air', () => this.#inHand(at));
   }
 
@@ -272,7 +249,7 @@ export class Rehearsal {
   /** Plays moves as fast as they are worked out. */
   async play(moves: Move[]): Promise<void> {
     if (this.busy || !moves.length) return;
-    this.#stopLucks?.();
+    this.lucks.forget();
     const shows = onFrame((frame, share) => {
       this.#show(frame);
       this.share = share;
@@ -294,7 +271,7 @@ export class Rehearsal {
 
   async rest(seconds = REST): Promise<void> {
     if (this.busy) return;
-    this.#stopLucks?.();
+    this.lucks.forget();
     const shows = onFrame((frame, share) => {
       this.#show(frame);
       this.share = share;
@@ -309,30 +286,19 @@ export class Rehearsal {
 
   async back(t: number): Promise<void> {
     if (this.busy) return;
-    this.#stopLucks?.();
+    this.lucks.forget();
     await this.#on('laying', async () => this.#show(await this.#work.work.back(t)));
   }
 
   /** Tries several lucks of what was done, and a pass more. */
-  async tryLucks(): Promise<void> {
-    this.#stopLucks?.();
+  tryLucks(): Promise<void> {
     const scene = this.dx === LUCKS_ON ? this.scene : this.#onGrid(LUCKS_ON).scene;
-    this.trying = 0;
-    const task = lucksOf(scene, this.setup, this.#moves, this.pass(), LUCKS, (share) => (this.trying = share));
-    this.#stopLucks = () => {
-      task.stop();
-      this.trying = undefined;
-      this.lucks = undefined;
-    };
-    const found = await task.done;
-    if (!found) return;
-    this.trying = undefined;
-    this.lucks = { figures: overLucks(found.map((l) => l.left)), advice: advise(found, this.wave.reachSea) };
+    return this.lucks.try(scene, this.setup, this.#moves, this.pass(), this.wave.reachSea);
   }
 
   end(): void {
     this.#ended = true;
-    this.#stopLucks?.();
+    this.lucks.forget();
     this.#work.end();
   }
 }

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { rehearsalOf } from '#core/coat';
   import { additive, heat, lace, lines, under } from '#core/craft';
   import { limits, type Coat, type WaveCoat } from '#core/document';
   import { withLace, withLines } from '#core/edit';
@@ -82,4 +83,10 @@
 <SchoolField school={heat} value={coat.heat ?? 'hot air'} onchange={(way) => set('Change the heat', { heat: way })} />
 {#await import('./WhiteAmounts.svelte') then { default: WhiteAmounts }}<WhiteAmounts {plan} {coat} {set} />{/await}
 <SchoolField school={additive} value={coat.additive ?? 'none'} onchange={(way) => set('Change the additive', { additive: way })} />
-<a class="self-end pb-1 underline" href="/rehearse?piece={plan.piece.id}&coat={coat.id}">Rehearse this wave</a>
+<p class="self-end pb-1">
+  <a class="underline" href="/rehearse?piece={plan.piece.id}&coat={coat.id}"
+    >{coat.rehearsed ? 'Rehearse it again' : 'Rehearse this wave'}</a
+  >
+  {#if rehearsalOf(plan.piece, coat)}<span class="text-soft">It is poured as it was rehearsed.</span>
+  {:else if coat.rehearsed}<span class="text-warn">It has changed since it was rehearsed, so it is not poured so.</span>{/if}
+</p>
