@@ -1,5 +1,10 @@
 <script lang="ts" module>
   import type { Ring } from '#core/geometry';
+  import { later } from './later';
+
+  let fetched: Promise<typeof import('./Foam.svelte')> | undefined;
+  /** Foam is worked out once the screen stands. */
+  const foamParts = () => (fetched ??= later().then(() => import('./Foam.svelte')));
 
   const written = new WeakMap<Ring[], string>();
   /** Rings as a path, written once for each list of them: a drag leaves most of the board as it was. */
@@ -25,8 +30,8 @@
   interface Props {
     plan: Pick<PiecePlan, 'piece' | 'cut' | 'colours'> & { means?: PiecePlan['means'] };
     dressings?: boolean;
-    /** The whole plan, where it is of another stage of the board: what its foam is worked out from. */
-    whole?: PiecePlan | undefined;
+    /** The whole plan, where it is of another stage of the board: what its foam is worked out from. None where it stays flat. */
+    whole?: PiecePlan | null | undefined;
   }
   let { plan, dressings = true, whole = plan.means && (plan as PiecePlan) }: Props = $props();
 
@@ -72,7 +77,7 @@
       <g fill-opacity={foam.closed} clip-path="url(#{id}-{foam.coatId})">{@render filled(foam.parts)}</g>
     {/snippet}
     {#if whole && foam.line.kind === 'wave' && foam.closed < 1}
-      {#await import('./Foam.svelte')}{@render flat()}{:then { default: Foam }}<Foam plan={whole} wave={foam.line} {flat} {white} />{/await}
+      {#await foamParts()}{@render flat()}{:then { default: Foam }}<Foam plan={whole} wave={foam.line} {flat} {white} />{/await}
     {:else}{@render flat()}{/if}
   {/each}
   {#each holesOf(piece) as hole, i (i)}<circle

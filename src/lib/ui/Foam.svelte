@@ -17,30 +17,17 @@
   let { plan, wave, flat, white }: Props = $props();
 
   const id = $props.id();
-  /** A board that was never scrolled to asks for nothing. */
-  let seen = $state(false);
-  const whenSeen = (node: SVGGElement) => {
-    const watch = new IntersectionObserver((entries) => {
-      if (!entries.some((e) => e.isIntersecting)) return;
-      seen = true;
-      watch.disconnect();
-    });
-    watch.observe(node.ownerSVGElement!);
-    return () => watch.disconnect();
-  };
   const likeness = likenessOf(
-    () => (seen ? plan : undefined),
+    () => plan,
     () => wave,
   );
   const found = $derived(likeness());
 </script>
 
-<g {@attach whenSeen}>
-  {#if found}
-    {@const [w, h] = [found.nx * found.dx, found.ny * found.dx]}
-    <mask id="{id}-seen" maskUnits="userSpaceOnUse" x="0" y="0" width={w} height={h}>
-      <image href={found.href} width={w} height={h} preserveAspectRatio="none" />
-    </mask>
-    <g mask="url(#{id}-seen)" data-foam={rehearsalOf(plan.piece, wave) ? 'rehearsed' : 'ordinary'}>{@render white()}</g>
-  {:else}{@render flat()}{/if}
-</g>
+{#if found}
+  {@const [w, h] = [found.nx * found.dx, found.ny * found.dx]}
+  <mask id="{id}-seen" maskUnits="userSpaceOnUse" x="0" y="0" width={w} height={h}>
+    <image href={found.href} width={w} height={h} preserveAspectRatio="none" />
+  </mask>
+  <g mask="url(#{id}-seen)" data-foam={rehearsalOf(plan.piece, wave) ? 'rehearsed' : 'ordinary'}>{@render white()}</g>
+{:else}{@render flat()}{/if}

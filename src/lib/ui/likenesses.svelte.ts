@@ -75,19 +75,15 @@ function keyOf(plan: PiecePlan, wave: WaveCoat): string {
   return key;
 }
 
-/** The picture of one wave of a plan, while something shows it: undefined until there is one, and while there is no plan to show. */
-export function likenessOf(plan: () => PiecePlan | undefined, wave: () => WaveCoat): () => Likeness | undefined {
-  const key = $derived.by(() => {
-    const shown = plan();
-    return shown && keyOf(shown, wave());
-  });
+/** The picture of one wave of a plan, while something shows it; undefined until there is one. */
+export function likenessOf(plan: () => PiecePlan, wave: () => WaveCoat): () => Likeness | undefined {
+  const key = $derived(keyOf(plan(), wave()));
   // a plan that changed in what foam does not depend on asks for nothing new
   $effect(() => {
     const asked = key;
-    if (asked === undefined) return;
-    return untrack(() => likenesses.want(asked, plan()!, wave()));
+    return untrack(() => likenesses.want(asked, plan(), wave()));
   });
-  return () => (key === undefined ? undefined : likenesses.of(key));
+  return () => likenesses.of(key);
 }
 
 /** How much of thick white is seen of the waves of a plan, for those whose picture is there. */

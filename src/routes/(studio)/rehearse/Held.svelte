@@ -4,7 +4,7 @@
   import type { WaveCoat } from '#core/document';
   import type { PiecePlan } from '#core/plan';
   import { begunWith, LUCKS } from '#core/rehearse';
-  import { fixed, plain } from '#core/units';
+  import { fixed } from '#core/units';
   import { shared } from '$lib/store/shared.svelte';
   import Scrolled from '$lib/ui/Scrolled.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';

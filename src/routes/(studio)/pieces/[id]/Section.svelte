@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { clearanceOf, sectionColour, sectionOf, type PiecePlan, type SectionLayer } from '#core/plan';
+  import { later } from '$lib/ui/later';
   import { marksOf, type Mark } from '$lib/ui/ruler';
   import { shared } from '$lib/store/shared.svelte';
   import type { Drawing } from './drawing.svelte';
@@ -18,7 +19,11 @@
   let [width, height] = $state([0, 0]);
   const unit = $derived(shared.settings?.length ?? 'mm');
   let foams = $state.raw<typeof import('$lib/ui/likenesses.svelte')>();
-  onMount(async () => (foams = await import('$lib/ui/likenesses.svelte')));
+  // its foam comes with that of the chart
+  onMount(async () => {
+    await later();
+    foams = await import('$lib/ui/likenesses.svelte');
+  });
   const cut = $derived(drawing.cutOf(plan));
   const section = $derived(sectionOf(plan, cut.a, cut.b, drawing.stageOf(plan), foams?.foamSeenOn(plan)));
   const across = $derived(Math.max(1, width - LEFT - RIGHT) / section.length);
