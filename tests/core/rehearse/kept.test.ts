@@ -88,7 +88,7 @@ test('it belongs to its board, its line and its wave, and to no other; in whatev
     { passes: 4 },
     { layAt: 31 },
     { rest: 9 },
-    { under: 'none' },
+    { under: 'gap' },
     { additive: 'silicone' },
     { lines: 1 },
   ] as Partial<WaveCoat>[])
