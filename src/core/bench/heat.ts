@@ -23,6 +23,8 @@ export interface HeatPlan {
   passes: number;
   made: number;
   held: number;
+  /** How long one looks after the pass before it, s. */
+  look: number;
   /** What one pass adds to the age of the film, and all that were made, equivalent min. */
   ages: number;
   aged: number;
@@ -72,7 +74,7 @@ export function strokeAt(strokes: readonly TimedStroke[], second: number): { ind
 }
 
 /** Between two passes one looks, s: what opens, opens in the first minute. */
-export const LOOK = 60;
+const LOOK = 60;
 /** Held so much longer than planned, a pass is enough whatever it looks like. */
 const TOO_LONG = 1.5;
 
@@ -132,6 +134,7 @@ export function heatPlan(bench: Bench, step: ToldStep, length: number): HeatPlan
     passes: told.length,
     made,
     held,
+    look: pass ? pass.wait : LOOK,
     ages,
     aged,
     ...(left !== undefined && { left }),

@@ -4,7 +4,7 @@ export { minuteOf, sinceMixed } from './minutes';
 export { withWindows } from './fresh';
 export { cupsNow, type CupNow, leftOver } from './cups';
 export { addWhite, anew, anotherPass, lastWhite, more, pushBack, repeat, skip, stir, swap, tilt, tintOver } from './ask';
-export { heatPlan, type HeatPlan, LOOK, strokeAt, type TimedStroke } from './heat';
+export { heatPlan, type HeatPlan, strokeAt, type TimedStroke } from './heat';
 export { readyItems, type ReadyItem } from './ready';
 export { type Changed, type Replan, replanOf, type Saying, type Way } from './replan';
 export { retimed } from './retime';

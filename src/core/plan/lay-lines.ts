@@ -18,8 +18,8 @@ function waveFacts(piece: Piece, wave: WaveCoat, beach: boolean): NonNullable<St
   return { ...alongOf(piece, wave, beach), under, heat, lines, lineWidth, beach, ...(rehearsed && { rehearsed }) };
 }
 
-/** A rehearsed pass as its step is told. */
-const airOf = (pass: AirPass | undefined): Pick<Step, 'air'> =>
+/** A rehearsed pass as its step is told. @param wait before it, s */
+const airOf = (pass: AirPass | undefined, wait: number): Pick<Step, 'air'> =>
   pass
     ? {
         air: {
@@ -27,7 +27,7 @@ const airOf = (pass: AirPass | undefined): Pick<Step, 'air'> =>
           ...(pass.distance !== undefined && { distance: pass.distance }),
           strokes: pass.strokes.length,
           seconds: passSeconds(pass),
-          wait: pass.wait,
+          wait,
         },
       }
     : {};
@@ -88,12 +88,13 @@ export function layWhite(session: Session, plan: CoatPlan, pour: CoatPlan[]): La
   const rehearsed = rehearsalOf(piece, coat);
   const air = rehearsed ? airPasses(rehearsed) : [];
   const flame = rehearsed?.passes.find((p) => p.tool === 'torch');
-  /** What a pass takes on every board, min: as it was rehearsed, or as it usually does. */
-  const minutesOf = (pass: AirPass | undefined, usual: number): number => (pass ? (passSeconds(pass) * piece.count) / 60 : usual);
-  const flick = (): void => {
-    session.takes(minutesOf(flame, method.heatMinPerPass / 2));
-    session.add(batch, { ...shared, id: { does: 'flick', ...own }, ...airOf(flame) });
+  /** A pass on every board, as it was rehearsed or as it usually goes; before the first the white rests, which is a step of its own. */
+  const passes = (pass: AirPass | undefined, usual: number, told: Omit<Step, 'at' | 'batch' | 'mixedAt' | 'uses'>): void => {
+    const wait = pass && pass !== rehearsed?.passes[0] ? pass.wait : 0;
+    session.takes(pass ? (wait + passSeconds(pass) * piece.count) / 60 : usual);
+    session.add(batch, { ...shared, ...told, ...airOf(pass, wait) });
   };
+  const flick = (): void => passes(flame, method.heatMinPerPass / 2, { id: { does: 'flick', ...own }, boards });
   return {
     move: () => {
       // what was laid meanwhile is part of its rest
@@ -103,12 +104,8 @@ export function layWhite(session: Session, plan: CoatPlan, pour: CoatPlan[]): La
         session.add(batch, { ...shared, id: { does: 'rest', ...own }, minutes: rest });
       }
       if (coat.heat === 'torch then air') flick();
-      for (let pass = 1; pass <= coat.passes; pass++) {
-        // before the first it rests, which is a step of its own
-        if (pass > 1) session.takes((air[pass - 1]?.wait ?? 0) / 60);
-        session.takes(minutesOf(air[pass - 1], method.heatMinPerPass));
-        session.add(batch, { ...shared, id: { does: 'heat', ...own, pass }, passes: coat.passes, ...airOf(air[pass - 1]) });
-      }
+      for (let pass = 1; pass <= coat.passes; pass++)
+        passes(air[pass - 1], method.heatMinPerPass, { id: { does: 'heat', ...own, pass }, boards, passes: coat.passes });
       if (coat.heat === 'air then torch') flick();
     },
   };

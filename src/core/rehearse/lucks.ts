@@ -1,6 +1,6 @@
 import { does, Eye, goBack, layDown, momentOf, type Figures, type Move } from '#core/foam';
 import type { Scene } from './scene';
-import { laidOn, towardSea, type Setup } from './setup';
+import { laidOn, lengthOn, towardSea, type Setup } from './setup';
 
 /** How many lucks stand behind a figure, and on how much of the shore they are tried, mm. */
 export const LUCKS = 8;
@@ -111,20 +111,19 @@ export function stretch(scene: Scene, most: number, across = ACROSS): Stretch {
   const [ox, oy] = [i0 * scene.dx, j0 * scene.dx];
   const moved = (lines: Scene['lines']): Scene['lines'] =>
     lines.map((l) => ({ ...l, path: l.path.map((p) => ({ x: p.x - ox, y: p.y - oy })) }));
-  const long = (on: (p: { x: number; y: number }) => boolean): number =>
-    path.slice(1).reduce((sum, p, i) => sum + (on(p) ? Math.hypot(p.x - path[i]!.x, p.y - path[i]!.y) : 0), 0);
-  const shareOfLine = long(({ x, y }) => x >= ox && y >= oy && x <= ox + wide * scene.dx && y <= oy + tall * scene.dx) / long(() => true);
+  const size = { width: wide * scene.dx, height: tall * scene.dx };
+  const lines = moved(scene.lines);
+  const shareOfLine = lengthOn(lines[0]!.path, size) / (lengthOn(scene.lines[0]!.path, scene) || 1);
   const cut: Scene = {
     ...scene,
-    width: wide * scene.dx,
-    height: tall * scene.dx,
+    ...size,
     nx: wide,
     ny: tall,
     film,
     ground,
     // a share of the stretch is the share of a board that is so along all of its line
     board: scene.board * Math.max(0.01, shareOfLine),
-    lines: moved(scene.lines),
+    lines,
     along: moved(scene.along),
     // the white of a millimetre stays what it is
     length: scene.length,

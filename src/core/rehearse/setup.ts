@@ -33,7 +33,7 @@ export const toolOf = (wave: WaveCoat): ToolName => (wave.heat === 'hair dryer' 
 const NOTHING = 1e-6;
 
 /** What of a path lies on a board, mm. */
-const lengthOn = (path: readonly Point[], { width, height }: Pick<Scene, 'width' | 'height'>): number =>
+export const lengthOn = (path: readonly Point[], { width, height }: Pick<Scene, 'width' | 'height'>): number =>
   path.slice(1).reduce((sum, b, i) => {
     const a = path[i]!;
     const [x, y] = [(a.x + b.x) / 2, (a.y + b.y) / 2];

@@ -137,8 +137,8 @@ for (const [name, tools, heat, air] of [
       steps.forEach((s, k) => {
         assert.equal(s.air!.tool, tools[k]);
         near(s.air!.seconds, passSeconds(rehearsed.passes[k]!), 1e-9);
-        if (k > 0 && s.id.does === 'heat' && steps[k - 1]!.id.does === 'heat')
-          near(s.at - steps[k - 1]!.at, (rehearsed.passes[k]!.wait + count * s.air!.seconds) / 60, 0.01);
+        if (k > 0) near(s.at - steps[k - 1]!.at, (rehearsed.passes[k]!.wait + count * s.air!.seconds) / 60, 0.01);
+        assert.equal(s.air!.wait, k > 0 ? rehearsed.passes[k]!.wait : 0);
       });
       // what the artist reads, in both writings
       const walk = new Walk([p]);
@@ -162,6 +162,7 @@ for (const [name, tools, heat, air] of [
       assert.equal(heatNow.strokes!.length, walk.current!.air!.strokes);
       near(heatNow.strokes!.at(-1)!.until, heatNow.seconds, 1e-6);
       assert.equal(heatNow.boards, count);
+      assert.equal(heatNow.look, rehearsed.passes[0]!.wait);
       if (tools[0] === 'gun') assert.deepEqual([heatNow.tool.distance, heatNow.tool.angle], [90, 30]);
     });
 

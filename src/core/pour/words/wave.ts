@@ -67,7 +67,7 @@ function rehearsedLaid({ ml, off = 0, drawn }: NonNullable<ToldWave['rehearsed']
 function rehearsedPass({ tool, distance, strokes, seconds, wait }: NonNullable<ToldStep['air']>, step: ToldStep, write: Writes): string[] {
   const off = distance === undefined ? '' : ` ${write.length(distance)} off`;
   const each = step.boards.reduce((sum, b) => sum + b.count, 0) > 1 ? ' on each board' : '';
-  const first = (step.id.pass ?? 1) > 1 && wait > 0 ? [`Wait ${writeSeconds(wait)} first.`] : [];
+  const first = wait > 0 ? [`Wait ${writeSeconds(wait)} first.`] : [];
   return [
     ...first,
     `As rehearsed: ${tool}${off}, ${strokes === 1 ? 'one stroke' : `${strokes} strokes`} in ${writeSeconds(seconds)}${each}.`,

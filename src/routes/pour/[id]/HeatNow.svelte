@@ -1,6 +1,6 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { heatPlan, LOOK, strokeAt, whereOf, type Bench } from '#core/bench';
+  import { heatPlan, strokeAt, whereOf, type Bench } from '#core/bench';
   import { steady } from '#core/air';
   import { stepKey, type Point, type ToldStep } from '#core/document';
   import { isPass } from '#core/record';
@@ -74,7 +74,7 @@
         .map((s) => at.session.doneAt.get(stepKey(s.id)) ?? -Infinity),
     ),
   );
-  const look = $derived(on === undefined && Number.isFinite(lastPass) ? LOOK - (ticking.now - lastPass) / 1000 : 0);
+  const look = $derived(on === undefined && Number.isFinite(lastPass) ? heat.look - (ticking.now - lastPass) / 1000 : 0);
 </script>
 
 <section aria-label="Heat pass">
