@@ -70,6 +70,12 @@ visit(
       assert.ok(Math.max(r!, g!, b!) - Math.min(r!, g!, b!) < 0.05);
       await page.goto(`${base}/pieces/kelp-cove-1`);
       await page.getByRole('group', { name: /^Chart of/ }).waitFor();
+      // foam is pictured beside the screen, and drawn in its own colours
+      await page
+        .getByRole('group', { name: /^Chart of/ })
+        .locator('[data-foam]')
+        .nth(1)
+        .waitFor({ state: 'attached', timeout: 120_000 });
       inks.push(await page.locator('g.work path[fill]').evaluateAll((paths) => paths.map((p) => p.getAttribute('fill')!)));
       await page.goto(`${base}/pieces/kelp-cove-1/print`);
       const sheet = page.getByRole('article', { name: /^Piece sheet/ });

@@ -397,6 +397,9 @@ visit(
         .locator('path[fill^="#"]')
         .evaluateAll((all) => [...new Set(all.map((e) => e.getAttribute('fill')!))].sort());
     const names = async (): Promise<string> => (await page.getByRole('group', { name: /^Section from A/ }).textContent())!;
+    // foam is pictured beside the screen, in white of its own colours
+    const pictured = page.getByRole('group', { name: 'Chart of Kelp Cove I' }).locator('[data-foam]');
+    await pictured.nth(1).waitFor({ state: 'attached', timeout: 120_000 });
     const finished = await colours();
     await coats.fill('0');
     await until(
@@ -416,9 +419,11 @@ visit(
     await page.getByText('after coat 3, wave').waitFor();
     const closed = () =>
       page.getByRole('group', { name: 'Chart of Kelp Cove I' }).locator('g[fill-opacity]').first().getAttribute('fill-opacity');
-    await until(closed, (o) => Number(o) === 0.65, 'hard, its cells are open');
+    await pictured.first().waitFor({ state: 'attached' });
+    assert.equal(await pictured.first().getAttribute('data-foam'), 'rehearsed', 'hard, its cells are open as they were rehearsed');
     await page.getByLabel('still wet').check();
     await until(closed, (o) => Number(o) === 1, 'wet, it is whole');
+    assert.equal(await pictured.count(), 0);
     await page.getByLabel('still wet').uncheck();
     await page.getByRole('button', { name: 'after coat 3, show all' }).click();
     await until(

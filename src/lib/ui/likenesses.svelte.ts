@@ -3,15 +3,15 @@ import { SvelteMap } from 'svelte/reactivity';
 import type { WaveCoat } from '#core/document';
 import type { FoamSeen, PiecePlan } from '#core/plan';
 import { likenessKey, seenAt } from '#core/rehearse';
-import { LikenessQueue, type LikenessAsked, type Pictured } from '$lib/work/likeness';
+import { keptPicture, LikenessQueue, type LikenessAsked, type Pictured } from '$lib/work/likeness';
 
 /** A picture of a wave's foam as it is drawn. */
 export interface Likeness extends Pick<Pictured, 'nx' | 'ny' | 'dx' | 'cover'> {
   href: string;
 }
 
-/** An edit is waited for so long before its foam is worked out, ms: more edits follow one. */
-const QUIET = 1200;
+/** What is dragged changes with every frame: one that is kept is looked for when it rests, and one is made when nothing more follows, ms. */
+const [RESTS, QUIET] = [60, 1200];
 /** So many pictures are held in this window. */
 const MOST = 60;
 
@@ -21,12 +21,15 @@ class Likenesses {
   readonly #failed = new Set<string>();
   readonly #wanted = new Map<string, number>();
   readonly #queue = new LikenessQueue(
-    (key, { png, ...rest }) => {
-      this.#found.set(key, { ...rest, href: URL.createObjectURL(png) });
-      this.#tidy();
-    },
+    (key, pictured) => this.#put(key, pictured),
     (key) => this.#failed.add(key),
   );
+
+  #put(key: string, { png, ...rest }: Pictured): void {
+    if (this.#found.has(key)) return;
+    this.#found.set(key, { ...rest, href: URL.createObjectURL(png) });
+    this.#tidy();
+  }
 
   #tidy(): void {
     for (const [key, { href }] of this.#found) {
@@ -41,16 +44,23 @@ class Likenesses {
     return this.#found.get(key);
   }
 
+  #make(key: string, { means, site }: PiecePlan, wave: WaveCoat): void {
+    const { resins, colourants, method, air } = means;
+    const asked: LikenessAsked = { key, piece: site.piece, coatId: wave.id, resins, colourants, method, roomC: air(0) };
+    // what is shown follows what is stored, which workers cannot be handed as it is
+    this.#queue.ask(JSON.parse(JSON.stringify(asked)) as LikenessAsked);
+  }
+
   /** Asks for a wave's picture while something shows it. @returns what ends that */
   want(key: string, plan: PiecePlan, wave: WaveCoat): () => void {
-    const { resins, colourants, method, air } = plan.means;
     this.#wanted.set(key, (this.#wanted.get(key) ?? 0) + 1);
-    const waiting = setTimeout(() => {
-      if (this.#found.has(key) || this.#failed.has(key)) return;
-      const asked: LikenessAsked = { key, piece: plan.site.piece, coatId: wave.id, resins, colourants, method, roomC: air(0) };
-      // what is shown follows what is stored, which workers cannot be handed as it is
-      this.#queue.ask(JSON.parse(JSON.stringify(asked)) as LikenessAsked);
-    }, QUIET);
+    const missing = (): boolean => !this.#found.has(key) && !this.#failed.has(key);
+    let waiting = setTimeout(async () => {
+      if (!missing()) return;
+      const kept = await keptPicture(key);
+      if (kept) this.#put(key, kept);
+      else if (this.#wanted.has(key)) waiting = setTimeout(() => missing() && this.#make(key, plan, wave), QUIET);
+    }, RESTS);
     return () => {
       clearTimeout(waiting);
       const left = this.#wanted.get(key)! - 1;

@@ -1,7 +1,9 @@
 import { kept, type Kept } from './task';
-import type { LikenessAsked, LikenessWork, Pictured } from './likeness.worker';
+import type { Pictured } from './likeness-shelf';
+import type { LikenessAsked, LikenessWork } from './likeness.worker';
 
-export type { LikenessAsked, Pictured } from './likeness.worker';
+export { keptPicture, type Pictured } from './likeness-shelf';
+export type { LikenessAsked } from './likeness.worker';
 
 const make = (): Worker => new Worker(new URL('./likeness.worker.ts', import.meta.url), { type: 'module' });
 
@@ -14,7 +16,7 @@ export function likenessWork(died: () => void): Kept<LikenessWork> {
   });
 }
 
-/** Pictures of waves, made one after the other beside the screen: those that are kept at once, others while nobody waits. */
+/** Pictures of waves, made one after the other beside the screen. */
 export class LikenessQueue {
   #work: Kept<LikenessWork> | undefined;
   #waiting: LikenessAsked[] = [];
@@ -57,8 +59,7 @@ export class LikenessQueue {
     });
     const { work } = this.#work;
     try {
-      const pictured = (await work.kept(asked.key)) ?? (await work.make(asked));
-      this.found(asked.key, pictured);
+      this.found(asked.key, await work.make(asked));
     } catch {
       this.failed(asked.key);
     }
