@@ -240,6 +240,8 @@ visit('a foot switch is learned by pressing it, does what Space does, and counts
   await dialog.getByText('PageDown').waitFor();
   await page.keyboard.press('Escape');
   await dialog.waitFor({ state: 'detached' });
+  // no foot is on the switch the moment a dialog closes
+  await page.waitForTimeout(500);
   for (let i = 0; i < 6; i++) await page.keyboard.press('PageDown', { delay: 5 });
   await at(page, 'Thin what the cups want too little of.');
   await page.waitForTimeout(900);
