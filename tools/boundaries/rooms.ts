@@ -31,7 +31,7 @@ export const rooms: Record<string, Room> = {
   'core/plan': { rooms: core('units document craft geometry mix air cure tint level coat prepare') },
   'core/pour': { rooms: core('units document craft mix air cure coat plan') },
   'core/record': { rooms: core('document cure coat prepare schedule plan pour') },
-  'core/bench': { rooms: core('units document craft geometry mix air cure level coat prepare plan pour record') },
+  'core/bench': { rooms: core('units document craft geometry mix air cure level foam coat prepare plan pour record') },
   'core/calendar': { rooms: core('units document craft air cure coat plan prepare schedule record bench') },
   'core/stock': { rooms: core('document craft mix air coat prepare plan pour record') },
   'core/advice': { rooms: core('units document craft geometry mix air cure tint level foam coat edit prepare plan pour calendar') },

@@ -2,6 +2,7 @@ import { airPasses, passSeconds, rehearsalOf } from '#core/coat';
 import { heatPass, heatTool, torchTool, type HeatTool } from '#core/craft';
 import { heatAge } from '#core/cure';
 import { stepKey, type AirPass, type Point, type ToldStep } from '#core/document';
+import { placeAt, tools } from '#core/foam';
 import { heatSeconds, isPass } from '#core/record';
 import type { Bench } from './bench';
 import { sinceMixed } from './minutes';
@@ -52,6 +53,18 @@ function rehearsedPass({ session }: Bench, { id }: ToldStep): AirPass | undefine
   return id.does === 'flick' ? rehearsed.passes.find((p) => p.tool === 'torch') : airPasses(rehearsed)[(id.pass ?? 1) - 1];
 }
 
+/** The tool of a rehearsed pass, held as it was; its width over the board is that of its kind. */
+function rehearsedTool({ tool, distance, angle, fan = 1 }: AirPass, usual: HeatTool): HeatTool {
+  const own = tools[tool];
+  return {
+    ...usual,
+    name: own.name,
+    distance: distance ?? own.distance,
+    angle: angle ?? own.angle,
+    ...(tool !== 'torch' && { setting: fan < 1 ? 'fan low' : fan > 1 ? 'fan high' : 'fan at the middle' }),
+  };
+}
+
 function timed({ strokes }: AirPass): TimedStroke[] {
   let at = 0;
   return strokes.map(({ path, seconds, back = 0 }, k) => {
@@ -67,10 +80,7 @@ export function strokeAt(strokes: readonly TimedStroke[], second: number): { ind
   const index = found < 0 ? strokes.length - 1 : found;
   const { from, until, path } = strokes[index]!;
   const share = Math.min(1, Math.max(0, (second - from) / (until - from)));
-  const place = share * (path.length - 1);
-  const [a, b] = [path[Math.floor(place)]!, path[Math.ceil(place)]!];
-  const f = place - Math.floor(place);
-  return { index, at: { x: a.x + (b.x - a.x) * f, y: a.y + (b.y - a.y) * f } };
+  return { index, at: placeAt(path, share) };
 }
 
 /** Between two passes one looks, s: what opens, opens in the first minute. */
@@ -99,11 +109,7 @@ export function heatPlan(bench: Bench, step: ToldStep, length: number): HeatPlan
   const way = step.wave?.heat ?? 'hot air';
   const usualTool = step.id.does === 'flick' ? torchTool : heatTool(way);
   const pass = step.id.again === undefined ? rehearsedPass(bench, step) : undefined;
-  const tool: HeatTool = {
-    ...usualTool,
-    ...(pass?.distance !== undefined && { distance: pass.distance }),
-    ...(pass?.angle !== undefined && { angle: pass.angle }),
-  };
+  const tool = pass ? rehearsedTool(pass, usualTool) : usualTool;
   // strokes warm a place for as long as the whole pass spends on its width of the line
   const linger = pass && length > 0 ? (passSeconds(pass) * tool.footprint) / Math.max(length, tool.footprint) : usual.seconds;
   const { celsius } = usual;

@@ -1,4 +1,4 @@
-import { partsOfCup } from '#core/coat';
+import { partsOfCup, rehearsalOf } from '#core/coat';
 import { holesOf, isLine, stepKey, type Coat, type Dressing, type Hole, type Point, type ToldStep } from '#core/document';
 import { foamStrip, lineOf, partsOf, seedOf, waveLength, waveOnBoard, type Ring } from '#core/geometry';
 import { chartColours, dressedAfter, type PiecePlan } from '#core/plan';
@@ -53,12 +53,13 @@ function filmPlace(plan: PiecePlan, coat: Coat, step: ToldStep): Where {
 function linePlace(plan: PiecePlan, coat: Coat): Where {
   if (!isLine(coat)) return nowhere;
   const { sea } = plan.piece;
-  const lines = waveOnBoard(plan.cut, sea, coat.along);
+  const kept = coat.kind === 'wave' ? rehearsalOf(plan.piece, coat) : undefined;
   const [reachSea, reachUp] = coat.kind === 'wave' ? [coat.reachSea, coat.reachUp] : [coat.lineWidth / 2, coat.lineWidth / 2];
   return {
     ...nowhere,
     rings: foamStrip(sea, coat.along, { reachSea, reachUp, wander: 0, seed: seedOf(coat.id) }),
-    lines,
+    // laid where it was rehearsed: along a line that was drawn, or off its own
+    lines: kept?.line ? [kept.line] : waveOnBoard(plan.cut, sea, coat.along, kept?.off),
     length: waveLength(plan.cut, sea, coat.along),
   };
 }

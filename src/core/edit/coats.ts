@@ -1,6 +1,6 @@
 import { kinds, laidOf } from '#core/coat';
 import { startingFilm } from '#core/craft';
-import type { Coat, Laid, Part, Piece, Resin, Tint } from '#core/document';
+import type { Coat, Laid, Part, Piece, Resin, Tint, WaveCoat } from '#core/document';
 import { freeId } from './ids';
 
 /** A piece with one coat changed. The change must keep the coat's kind. */
@@ -115,6 +115,8 @@ export function withCoatTwice(piece: Piece, coatId: string): Piece {
   const at = piece.coats.findIndex((c) => c.id === coatId);
   const coat = piece.coats[at];
   if (!coat) return piece;
-  const copy = { ...coat, id: newCoatId(piece, coat.kind), samePour: true };
+  // what was rehearsed was the first of them
+  const { rehearsed: _, ...like } = coat as WaveCoat;
+  const copy = { ...like, id: newCoatId(piece, coat.kind), samePour: true } as Coat;
   return { ...piece, coats: [...piece.coats.slice(0, at + 1), copy, ...piece.coats.slice(at + 1)] };
 }

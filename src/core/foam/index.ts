@@ -7,7 +7,7 @@ export { physical, type Physical } from './physical';
 export { coverOf } from './picture/cover';
 export { painted } from './picture/picture';
 export { does, inParts, movesOf, movesOn, takes, type Aim, type Move } from './moves';
-export { layDown, type Act, type Laid, type Stroke } from './script';
+export { layDown, placeAt, type Act, type Laid, type Stroke } from './script';
 export { Eye } from './seen';
 export { goBack, momentOf, type Foam, type Moment } from './state';
 export { heatStep, rest, STEP } from './step';

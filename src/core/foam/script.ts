@@ -40,8 +40,8 @@ export interface Stroke {
 /** What is done after the white is laid, one after the other. */
 export type Act = ({ does: 'stroke' } & Stroke) | { does: 'wait'; seconds: number };
 
-/** Where along a path something is after a share of its time. */
-function pointAt(path: readonly Point[], share: number): Point {
+/** Where something is after a share of the time it takes along places at even times. */
+export function placeAt(path: readonly Point[], share: number): Point {
   const at = share * (path.length - 1);
   const [a, b] = [path[Math.floor(at)]!, path[Math.ceil(at)]!];
   const f = at - Math.floor(at);
@@ -50,6 +50,6 @@ function pointAt(path: readonly Point[], share: number): Point {
 
 /** The air of a stroke at some second of it. */
 export function jetOf(stroke: Stroke, second: number, roomC: number): Jet {
-  const { x, y } = pointAt(stroke.path, stroke.seconds > 0 ? Math.min(1, second / stroke.seconds) : 0);
+  const { x, y } = placeAt(stroke.path, stroke.seconds > 0 ? Math.min(1, second / stroke.seconds) : 0);
   return { ...airOf(stroke.held, roomC), x, y, dx: Math.cos(stroke.toward), dy: Math.sin(stroke.toward) };
 }

@@ -31,12 +31,12 @@ export function waveLines(sea: Sea, along?: string): WaveLine[] {
 const clockwise = (ring: Point[]): boolean =>
   ring.reduce((sum, p, i) => sum + p.x * ring[(i + 1) % ring.length]!.y - ring[(i + 1) % ring.length]!.x * p.y, 0) > 0;
 
-/** What of a wave's line lies on the board, mm. */
-export const waveOnBoard = (cut: Cut, sea: Sea, along?: string): Point[][] =>
-  along === undefined
+/** What of a wave's line lies on the board, mm. @param off how far out to sea of it, mm */
+export const waveOnBoard = (cut: Cut, sea: Sea, along?: string, off = 0): Point[][] =>
+  along === undefined && off === 0
     ? cut.shore
     : linesInside(
-        waveLines(sea, along).map((l) => l.line),
+        waveLines(sea, along).map(({ line, out }) => (off === 0 ? line : shifted(line, out * off))),
         widened(toPaths(cut.cover.rings)),
       );
 /** Length of the line of a wave on the board, mm. */

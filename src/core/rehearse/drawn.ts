@@ -1,14 +1,12 @@
 import { limits } from '#core/document';
 import type { Act, Point } from '#core/foam';
 import type { Scene } from './scene';
-import { towardSea, type Hand } from './setup';
+import { BACK, towardSea, type Hand } from './setup';
 
 /** Points of a hand's line nearer to each other than this tell nothing, mm. */
 const STEP = 2;
 /** A line that was drawn is at least so long, mm. */
-export const SHORTEST = 8;
-/** Between two strokes the hand goes back, s. */
-const BACK = 0.3;
+const SHORTEST = 8;
 
 const lengths = (path: readonly Point[]): number[] => path.slice(1).map((b, i) => Math.hypot(b.x - path[i]!.x, b.y - path[i]!.y));
 

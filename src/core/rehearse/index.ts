@@ -2,7 +2,7 @@
 export { begunWith } from './begun';
 export { waysOf, type Question, type Same, type Way } from './beside';
 export { SCORCHED, WorkedBoard, type Piece, type Reading } from './board';
-export { actsDrawn, drawnPath, SHORTEST } from './drawn';
+export { actsDrawn, drawnPath } from './drawn';
 export { DRILL, drillsOf, type Drill, type DrillName, type Scored } from './drills';
 export { actsOf, passesOf, tooMuchToKeep, withoutRehearsed, withRehearsed } from './kept';
 export { likenessKey, likenessOf, seenAt, setupOf, type Likeness } from './likeness';
@@ -20,5 +20,5 @@ export {
 } from './lucks';
 export { ageAt, plannedBarrier, plannedWhite, sceneOf, type Scene } from './scene';
 export { nearest, SEARCH_GRIDS, seenTrial, TRIALS, trials, type Look, type SeenTrial, type Trial } from './search';
-export { drawnOn, laidOn, linesLaid, pushes, toolOf, towardSea, type Hand, type Setup } from './setup';
+export { drawnOn, laidOn, BACK, linesLaid, passesMade, pushes, toolOf, towardSea, type Hand, type Setup } from './setup';
 export { advise, type Advice } from './stop';

@@ -1,12 +1,14 @@
 import { rehearsedOn } from '#core/coat';
 import { limits, type AirPass, type AirStroke, type Piece, type Point, type Rehearsed, type WaveCoat } from '#core/document';
-import { STEP, type Act, type Aim, type Held, type Move } from '#core/foam';
+import { placeAt, STEP, type Act, type Aim, type Held, type Move } from '#core/foam';
 import type { Setup } from './setup';
 
 /** A rest so long parts two passes, s. */
 const BETWEEN = 8;
 /** A stroke that turns by so much is two, radians; its path is kept at a place each so many seconds. */
 const [TURNED, EVERY] = [0.35, 0.25];
+/** A stroke that strays no further from even and straight is kept by its ends, mm. */
+const STRAIGHT = 0.3;
 /** No hand draws air so fast; further off in one step it was lifted, mm. */
 const LIFTED = 12;
 
@@ -19,6 +21,8 @@ const held = ({ tool, distance, angle, fan }: Held): Held => ({
 const alike = (a: Held, b: Held): boolean => a.tool === b.tool && a.distance === b.distance && a.angle === b.angle && a.fan === b.fan;
 /** Rounded as it is kept: what is played is then what was kept. */
 const kept = (v: number, step: number): number => Number((Math.round(v / step) * step).toFixed(3));
+/** A wait no longer than the document holds. */
+const waited = (seconds: number, most: number): number => kept(Math.min(seconds, most), 0.05);
 const turnOf = (a: number, b: number): number => Math.abs(Math.atan2(Math.sin(a - b), Math.cos(a - b)));
 
 /** Aims of one stroke, 50 ms apart, as places at even times. */
@@ -31,20 +35,19 @@ function strokeOf(aims: readonly Aim[], back: number): AirStroke {
   const before = aims.at(-2) ?? last;
   const all: Point[] = [...aims, { x: 2 * last.x - before.x, y: 2 * last.y - before.y }];
   const path = Array.from({ length: n }, (_, i) => {
-    const at = (i / (n - 1)) * (all.length - 1);
-    const [a, b] = [all[Math.floor(at)]!, all[Math.ceil(at)]!];
-    const f = at - Math.floor(at);
-    return { x: kept(a.x + (b.x - a.x) * f, 0.1), y: kept(a.y + (b.y - a.y) * f, 0.1) };
+    const { x, y } = placeAt(all, i / (n - 1));
+    return { x: kept(x, 0.1), y: kept(y, 0.1) };
   });
+  const ends = [path[0]!, path.at(-1)!];
   const straight = path.every((p, i) => {
-    const f = i / (n - 1);
-    return Math.hypot(p.x - (path[0]!.x + (path.at(-1)!.x - path[0]!.x) * f), p.y - (path[0]!.y + (path.at(-1)!.y - path[0]!.y) * f)) < 0.3;
+    const on = placeAt(ends, i / (n - 1));
+    return Math.hypot(p.x - on.x, p.y - on.y) < STRAIGHT;
   });
   return {
-    path: straight ? [path[0]!, path.at(-1)!] : path,
+    path: straight ? ends : path,
     seconds: kept(seconds, 0.05),
     toward: kept(Math.atan2(Math.sin(middle.toward), Math.cos(middle.toward)), 0.001),
-    ...(back > 0 && { back: kept(back, 0.05) }),
+    ...(back > 0 && { back: waited(back, limits.strokeSeconds.max) }),
   };
 }
 
@@ -61,7 +64,11 @@ export function passesOf(moves: readonly Move[]): AirPass[] {
     if (!first) return;
     const last = passes.at(-1);
     if (!last || wait > 0 || !alike(last, first.held)) {
-      passes.push({ wait: kept(wait > 0 ? wait + back : 0, 0.05), ...held(first.held), strokes: [strokeOf(own, wait > 0 ? 0 : back)] });
+      passes.push({
+        wait: waited(wait > 0 ? wait + back : 0, limits.passWait.max),
+        ...held(first.held),
+        strokes: [strokeOf(own, wait > 0 ? 0 : back)],
+      });
     } else last.strokes.push(strokeOf(own, back));
     own = [];
     [wait, back] = [0, 0];

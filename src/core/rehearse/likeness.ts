@@ -1,6 +1,6 @@
 import { rehearsalOf } from '#core/coat';
 import type { Rehearsed, WaveCoat } from '#core/document';
-import { coverOf, does, Eye, layDown, movesOf, type Figures, type Move } from '#core/foam';
+import { coverOf, does, Eye, layDown, movesOf } from '#core/foam';
 import { seedOf } from '#core/geometry';
 import { groundsUnder, THICK_WHITE, type PiecePlan } from '#core/plan';
 import { begunWith } from './begun';
@@ -16,7 +16,6 @@ export interface Likeness {
   /** Step of its grid, mm. */
   dx: number;
   cover: Uint8Array;
-  figures: Figures;
 }
 
 /** What a likeness depends on, as a short text: two that are alike in it are the same picture. */
@@ -46,32 +45,18 @@ export function setupOf(plan: PiecePlan, wave: WaveCoat, { on: _, passes: __, ..
   return { ...begunWith(plan, wave).setup, ...kept, age: ageAt(plan, wave, kept.minute) };
 }
 
-/**
- * A wave's foam on the board of its piece: as it was rehearsed, or with one ordinary pass where it was not, and rested.
- * @param tells how much of it is done, 0 to 1
- */
-export function likenessOf(plan: PiecePlan, wave: WaveCoat, tells?: (share: number) => void): Likeness {
+/** A wave's foam on the board of its piece: as it was rehearsed, or with one ordinary pass where it was not, and rested. */
+export function likenessOf(plan: PiecePlan, wave: WaveCoat): Likeness {
   const dx = Math.max(plan.bounds.width, plan.bounds.height) <= SMALL ? 0.5 : 1;
   const rehearsed = rehearsalOf(plan.piece, wave);
   const begun = begunWith(plan, wave);
   const { scene, setup } = drawnOn(sceneOf(plan, wave, dx), rehearsed ? setupOf(plan, wave, rehearsed) : begun.setup);
   const acts = rehearsed ? actsOf(rehearsed.passes) : pushes(scene, { ...begun.hand, speed: SPEED }, wave.reachSea, APART);
-  const moves: Move[] = [...movesOf(acts), { rest: RESTED }];
   const foam = layDown(laidOn(scene, setup));
-  moves.forEach((move, k) => {
-    does(foam, move);
-    if (k % 50 === 0) tells?.(k / moves.length);
-  });
-  const eye = new Eye(foam);
+  for (const move of [...movesOf(acts), { rest: RESTED }]) does(foam, move);
   const { nx, ny } = foam;
-  const seen = eye.see({ i0: 0, j0: 0, i1: nx, j1: ny });
-  return {
-    nx,
-    ny,
-    dx,
-    cover: coverOf(foam, seen, scene.ground, THICK_WHITE),
-    figures: eye.measure(scene.lines, scene.board),
-  };
+  const seen = new Eye(foam).see({ i0: 0, j0: 0, i1: nx, j1: ny });
+  return { nx, ny, dx, cover: coverOf(foam, seen, scene.ground, THICK_WHITE) };
 }
 
 /** How much of a likeness is seen at a place of its board, mm, 0 to 1. */

@@ -1,8 +1,8 @@
-import { chance, does, Eye, layDown, movesOf, normal, painted, type Figures, type Move, type ToolName } from '#core/foam';
+import { chance, does, Eye, layDown, normal, painted, type Figures, type ToolName } from '#core/foam';
 import type { Same } from './beside';
 import { RESTED, stretch } from './lucks';
 import type { Scene } from './scene';
-import { laidOn, pushes, type Hand, type Setup } from './setup';
+import { laidOn, passesMade, type Hand, type Setup } from './setup';
 
 /** A look that is wanted: how far it reaches out to sea, mm, how much of the board is white, 0 to 1, and its cells across, mm. */
 export interface Look {
@@ -40,8 +40,6 @@ const [WHITE, SPEED] = [
 /** Tried on so much of the shore, mm, on this grid; shown on more of it, twice as finely. */
 const [ALONG, ACROSS, GRID] = [60, 110, 1];
 const [SHOWN_ALONG, SHOWN_ACROSS] = [100, 75];
-/** Between two passes one looks, s. */
-const LOOK = 60;
 
 export const offFrom = (f: Figures, look: Look): number =>
   Math.hypot(
@@ -76,9 +74,7 @@ function halton(i: number, base: number): number {
 
 function made(scene: Scene, way: Omit<Trial, 'figures' | 'off'>, reach: number) {
   const foam = layDown(laidOn(scene, way.setup));
-  const pass = movesOf(pushes(scene, way.hand, reach));
-  const moves: Move[] = Array.from({ length: way.passes }, (_, k) => (k > 0 ? [{ rest: LOOK }, ...pass] : pass)).flat();
-  for (const move of [...moves, { rest: RESTED }]) does(foam, move);
+  for (const move of [...passesMade(scene, way.hand, reach, way.passes), { rest: RESTED }]) does(foam, move);
   return { foam, eye: new Eye(foam) };
 }
 

@@ -1,4 +1,4 @@
-import { withAdditive, type Act, type Held, type Laid, type Point, type ToolName } from '#core/foam';
+import { movesOf, withAdditive, type Act, type Held, type Laid, type Move, type Point, type ToolName } from '#core/foam';
 import type { WaveCoat } from '#core/document';
 import { shifted } from '#core/geometry';
 import type { Scene } from './scene';
@@ -88,12 +88,19 @@ export function laidOn(scene: Scene, setup: Setup): Laid {
 
 /** How far behind its line a stroke begins and how far out to sea it ends, beside the reach that is wanted; how far apart, mm. */
 const [BEHIND, EVERY] = [3, 10];
-/** Between two strokes the hand goes back, s. */
-const BACK = 0.3;
+/** Between two strokes the hand goes back, s, and between two passes one looks, s. */
+export const BACK = 0.3;
+const LOOK = 60;
 
 /** The way a pass of heat is usually made: short pushes out to sea, side by side along each line, `every` so many mm, over the board alone. */
 export const pushes = (scene: Pick<Scene, 'along' | 'width' | 'height'>, hand: Hand, reach: number, every = EVERY): Act[] =>
   scene.along.flatMap((line) => pushesAlong(line, scene, hand, reach, every));
+
+/** So many passes as they are usually made, with a look between them. */
+export function passesMade(scene: Pick<Scene, 'along' | 'width' | 'height'>, hand: Hand, reach: number, count: number): Move[] {
+  const pass = movesOf(pushes(scene, hand, reach));
+  return Array.from({ length: count }, (_, k) => (k > 0 ? [{ rest: LOOK }, ...pass] : pass)).flat();
+}
 
 function pushesAlong(
   { path, sea }: Laid['lines'][number],

@@ -7,15 +7,6 @@ export type { LikenessAsked } from './likeness.worker';
 
 const make = (): Worker => new Worker(new URL('./likeness.worker.ts', import.meta.url), { type: 'module' });
 
-/** A worker that pictures waves. End it when nothing waits for it. @param died is told when it ended by itself */
-export function likenessWork(died: () => void): Kept<LikenessWork> {
-  return kept<LikenessWork>(() => {
-    const worker = make();
-    worker.addEventListener('error', died);
-    return worker;
-  });
-}
-
 /** Pictures of waves, made one after the other beside the screen. */
 export class LikenessQueue {
   #work: Kept<LikenessWork> | undefined;
@@ -53,7 +44,7 @@ export class LikenessQueue {
     const asked = this.#waiting.pop();
     if (!asked) return;
     this.#making = asked.key;
-    this.#work ??= likenessWork(() => {
+    this.#work ??= kept<LikenessWork>(make, () => {
       this.failed(asked.key);
       this.#end();
     });

@@ -9,13 +9,7 @@ export type { Frame } from './rehearse.worker';
 const make = (): Worker => new Worker(new URL('./rehearse.worker.ts', import.meta.url), { type: 'module' });
 
 /** A board that is worked on beside the screen. End it when nothing shows it. @param died is told when it ended by itself */
-export function rehearseWork(died: () => void): Kept<RehearseWork> {
-  return kept<RehearseWork>(() => {
-    const worker = make();
-    worker.addEventListener('error', died);
-    return worker;
-  });
-}
+export const rehearseWork = (died: () => void): Kept<RehearseWork> => kept<RehearseWork>(make, died);
 export const onFrame = (shows: OnFrame): OnFrame => proxy(shows);
 
 /** Several lucks of the same, in a worker of their own, so that they can be stopped. */

@@ -12,9 +12,10 @@ export interface Kept<W> {
   end: () => void;
 }
 
-/** Makes a worker that is kept until it is ended. */
-export function kept<W>(make: Make): Kept<W> {
+/** Makes a worker that is kept until it is ended. @param died is told when it ended by itself */
+export function kept<W>(make: Make, died?: () => void): Kept<W> {
   const worker = make();
+  if (died) worker.addEventListener('error', died);
   return { work: wrap<W>(worker), end: () => worker.terminate() };
 }
 

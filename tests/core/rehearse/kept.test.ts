@@ -1,9 +1,10 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import { airPasses, passSeconds, rehearsalOf } from '#core/coat';
-import { heatPlan, strokeAt } from '#core/bench';
+import { heatPlan, strokeAt, whereOf } from '#core/bench';
 import { openStudio, writeStudio, type AirTool, type Piece, type WaveCoat } from '#core/document';
-import { movesOf, takes, type Move } from '#core/foam';
+import { withCoatTwice, withLayerAgain } from '#core/edit';
+import { movesOf, takes, tools as foamTools, type Move } from '#core/foam';
 import { say } from '#core/pour';
 import { actsOf, passesOf, pushes, tooMuchToKeep, withoutRehearsed, withRehearsed, WorkedBoard, type Hand } from '#core/rehearse';
 import { coated, empty, metric, piece, planner, means, us } from '../../factories';
@@ -163,7 +164,8 @@ for (const [name, tools, heat, air] of [
       near(heatNow.strokes!.at(-1)!.until, heatNow.seconds, 1e-6);
       assert.equal(heatNow.boards, count);
       assert.equal(heatNow.look, rehearsed.passes[0]!.wait);
-      if (tools[0] === 'gun') assert.deepEqual([heatNow.tool.distance, heatNow.tool.angle], [90, 30]);
+      if (tools[0] === 'gun') assert.deepEqual([heatNow.tool.name, heatNow.tool.distance, heatNow.tool.angle], ['Heat gun', 90, 30]);
+      else assert.equal(heatNow.tool.distance, foamTools[tools[0]].distance, 'held as it was rehearsed');
     });
 
 test('what was laid in it is what is planned: its width, what lies under it, and a cup that holds enough', () => {
@@ -211,6 +213,39 @@ test('the air is where it was rehearsed at every second; between two strokes it 
   assert.deepEqual(strokeAt(strokes, 2.5), { index: 1, at: { x: 0, y: 5 } });
   assert.deepEqual(strokeAt(strokes, 4.5), { index: 1, at: { x: 0, y: 15 } });
   assert.deepEqual(strokeAt(strokes, 99), { index: 1, at: { x: 0, y: 25 } });
+});
+
+test('its line is where it was rehearsed: moved, drawn, or the wave’s own', () => {
+  const place = (change: object) => {
+    const p = kept(smallBoard(), pass, change);
+    const walk = new Walk([p]).to('white');
+    return whereOf(planner.plan(p, means), walk.current!).lines;
+  };
+  const mean = (lines: { y: number }[][]): number => lines.flat().reduce((sum, q) => sum + q.y, 0) / lines.flat().length;
+  near(mean(place({})) - mean(place({ off: 12 })), 12, 2);
+  const line = [
+    { x: 10, y: 20 },
+    { x: 110, y: 22 },
+  ];
+  assert.deepEqual(place({ line }), [line]);
+});
+
+test('rests of hours and a line of every point still make a studio that opens; another layer was not rehearsed', () => {
+  const p = kept(smallBoard(), [...pass, ...Array.from({ length: 6 }, () => ({ rest: 1800 })), ...pass], {
+    ml: 2000,
+    off: 300,
+    rough: 0.6,
+  });
+  const opened = openStudio(writeStudio({ ...empty, pieces: [p] }));
+  assert.ok(opened.ok, JSON.stringify(opened));
+  const wave = waveOf(p);
+  const twice = withCoatTwice(p, wave.id).coats.filter((c): c is WaveCoat => c.kind === 'wave');
+  assert.deepEqual(
+    twice.map((c) => c.rehearsed !== undefined),
+    [true, false],
+  );
+  const again = withLayerAgain(p, p.coats.slice(0, 3)).coats.filter((c): c is WaveCoat => c.kind === 'wave');
+  assert.deepEqual(again.filter((c) => c.rehearsed).length, 1);
 });
 
 test('a pass more than was rehearsed is made the usual way', () => {

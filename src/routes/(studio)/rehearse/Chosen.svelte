@@ -20,7 +20,7 @@
 
   const unit = $derived(shared.settings?.length ?? 'mm');
   const { setup, hand } = $derived(rehearsal);
-  const most = $derived(Math.max(200, 2 * setup.ml));
+  const most = $derived(Math.min(limits.rehearsedMl.max, Math.max(200, 2 * setup.ml)));
   const slide = $derived(Math.max(20, Math.ceil(2 * Math.max(setup.ml, 5))));
   const latest = $derived(Math.max(60, Math.ceil(ready.until * 1.5)));
 
@@ -107,7 +107,7 @@
     max={250}
     step={5}
     shows={shared.write.length(far)}
-    read={(text) => readWithin(length, text, { min: 15, max: 400 }, 'A distance', shared.write.length, unit)}
+    read={(text) => readWithin(length, text, limits.toolDistance, 'A distance', shared.write.length, unit)}
     preview={(distance) => rehearsal.hold({ distance })}
     commit={(distance) => Promise.resolve(rehearsal.hold({ distance }))}
   />

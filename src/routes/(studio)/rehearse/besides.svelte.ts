@@ -1,5 +1,5 @@
 import { plain } from '#core/units';
-import type { Move } from '#core/foam';
+import { STEP, type Move } from '#core/foam';
 import type { Way } from '#core/rehearse';
 import type { Rehearsal } from './rehearsal.svelte';
 
@@ -28,7 +28,7 @@ class Besides {
   add({ wave, setup, hand, moves }: Rehearsal): void {
     const own = this.of(wave.id);
     const taken = Math.max(0, ...own.map((w) => Number(w.name.split(' ')[1])));
-    const air = moves.filter((m) => 'aim' in m && m.aim).length / 20;
+    const air = moves.filter((m) => 'aim' in m && m.aim).length * STEP;
     const name = `board ${taken + 1} · ${plain(air, 0)} s of ${hand.tool}`;
     this.#put(wave.id, [...own, { name, setup, hand, passes: 1, moves: [...moves] }]);
   }

@@ -1,10 +1,7 @@
-import { movesOf, movesOn, type Figures, type Move } from '#core/foam';
-import { drawnOn, pushes, RESTED, type Scene, type Setup, type Stretch, type Way } from '#core/rehearse';
+import { movesOn, type Figures, type Move } from '#core/foam';
+import { drawnOn, passesMade, RESTED, type Scene, type Setup, type Stretch, type Way } from '#core/rehearse';
 import { onFrame, rehearseWork, type Frame } from '$lib/work/rehearse';
 import { Canvas } from './canvas';
-
-/** Between two passes one looks, s. */
-const LOOK = 60;
 
 /** One way among others, on the same stretch of the same board: laid, pushed, rested and measured by a worker of its own. */
 export class Column {
@@ -54,9 +51,7 @@ export class Column {
       const own = movesOn(this.way.moves, this.#cut, this.scene.width, this.scene.height);
       return [...own, { rest: Math.max(1, RESTED - rested) }];
     }
-    const pass = movesOf(pushes(this.scene, this.way.hand, this.reach));
-    const passes = Array.from({ length: this.way.passes }, (_, k) => (k > 0 ? [{ rest: LOOK }, ...pass] : pass)).flat();
-    return [...passes, { rest: RESTED }];
+    return [...passesMade(this.scene, this.way.hand, this.reach, this.way.passes), { rest: RESTED }];
   }
 
   #show(frame: Frame): void {

@@ -1,10 +1,11 @@
-import { movesOf, type Aim, type Figures, type Held, type Move, type Point } from '#core/foam';
+import { movesOf, STEP, type Aim, type Figures, type Held, type Move, type Point } from '#core/foam';
 import type { Rehearsed, WaveCoat } from '#core/document';
 import type { PiecePlan } from '#core/plan';
 import {
   actsDrawn,
   actsOf,
   ageAt,
+  BACK,
   linesLaid,
   pushes,
   sceneOf,
@@ -32,9 +33,9 @@ const FINE_UP_TO = 450;
 const LUCKS_ON = 1;
 /** Air that was not worked out in time is left out after so many steps: the hand has gone on. */
 const MOST_BEHIND = 6;
-const STEP_MS = 50;
+const STEP_MS = 1000 * STEP;
 /** Between two strokes by hand the air is off the board for so many steps. */
-const BACK_STEPS = 6;
+const BACK_STEPS = Math.round(BACK / STEP);
 /** How long a board lies rested, s. */
 const REST = 1800;
 
