@@ -253,12 +253,12 @@ visit(
     await page.getByText(/ min, rehearsed/).waitFor();
     await page.locator('[data-foam=rehearsed]').first().waitFor({ state: 'attached', timeout: SLOW });
     await page.getByRole('button', { name: 'Undo' }).click();
-    await page.getByText('foam as one ordinary pass leaves it').waitFor();
+    await page.getByText('foam of one ordinary pass').waitFor();
     await page.getByRole('button', { name: 'Redo' }).click();
     await page.getByText('foam as rehearsed').waitFor();
     // another line is another wave: what was rehearsed is not poured so
     await page.getByRole('button', { name: 'Mirror' }).click();
-    await page.getByText('foam as one ordinary pass leaves it').waitFor();
+    await page.getByText('foam of one ordinary pass').waitFor();
     await page.goto(PANEL);
     await page.getByText(/has changed since this was rehearsed/).waitFor();
     await page.goBack();

@@ -1,6 +1,6 @@
 import { partsOfCup, rehearsalOf } from '#core/coat';
 import { holesOf, isLine, stepKey, type Coat, type Dressing, type Hole, type Point, type ToldStep } from '#core/document';
-import { foamStrip, lineOf, partsOf, seedOf, waveLength, waveOnBoard, type Ring } from '#core/geometry';
+import { foamStrip, lineOf, partsOf, seedOf, shifted, waveLength, waveOnBoard, type Ring } from '#core/geometry';
 import { chartColours, dressedAfter, type PiecePlan } from '#core/plan';
 import type { Session } from '#core/record';
 
@@ -55,11 +55,15 @@ function linePlace(plan: PiecePlan, coat: Coat): Where {
   const { sea } = plan.piece;
   const kept = coat.kind === 'wave' ? rehearsalOf(plan.piece, coat) : undefined;
   const [reachSea, reachUp] = coat.kind === 'wave' ? [coat.reachSea, coat.reachUp] : [coat.lineWidth / 2, coat.lineWidth / 2];
+  // laid where it was rehearsed: along a line that was drawn, or off its own
+  const lines = kept?.line ? [kept.line] : waveOnBoard(plan.cut, sea, coat.along, kept?.off);
+  const elsewhere = kept?.line !== undefined || Boolean(kept?.off);
   return {
     ...nowhere,
-    rings: foamStrip(sea, coat.along, { reachSea, reachUp, wander: 0, seed: seedOf(coat.id) }),
-    // laid where it was rehearsed: along a line that was drawn, or off its own
-    lines: kept?.line ? [kept.line] : waveOnBoard(plan.cut, sea, coat.along, kept?.off),
+    rings: elsewhere
+      ? lines.map((line) => [...shifted(line, reachSea), ...shifted(line, -reachSea).reverse()])
+      : foamStrip(sea, coat.along, { reachSea, reachUp, wander: 0, seed: seedOf(coat.id) }),
+    lines,
     length: waveLength(plan.cut, sea, coat.along),
   };
 }

@@ -23,7 +23,7 @@ function saidOf(step: ToldStep, told: Told, write: Writes): Said {
     case 'additive':
       return added(step, told);
     case 'line':
-      return clearLine(step);
+      return clearLine(step, write);
     case 'white':
       return whiteLaid(step, write);
     case 'rest':

@@ -1,7 +1,9 @@
 <script lang="ts">
   import { Slider } from 'bits-ui';
   import type { Reading } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
   import LiveField from '$lib/ui/LiveField.svelte';
+  import { sliderColumns } from './slider-columns';
 
   /** One figure of a slope, slid or typed. */
   interface Props {
@@ -24,7 +26,7 @@
   let held = false;
 </script>
 
-<div class="grid grid-cols-[84px_minmax(0,1fr)_60px] items-center gap-x-3 [&_.input]:w-15! [&_.input]:px-1.5! [&_.input]:text-right">
+<div class="grid {sliderColumns(shared.settings?.length)} items-center gap-x-3 [&_.input]:px-1.5! [&_.input]:text-right">
   <span class="text-[13px] leading-tight text-soft" aria-hidden="true">{label}</span>
   <Slider.Root
     type="single"

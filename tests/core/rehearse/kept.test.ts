@@ -219,7 +219,13 @@ test('its line is where it was rehearsed: moved, drawn, or the wave’s own', ()
   const place = (change: object) => {
     const p = kept(smallBoard(), pass, change);
     const walk = new Walk([p]).to('white');
-    return whereOf(planner.plan(p, means), walk.current!).lines;
+    const { lines, rings } = whereOf(planner.plan(p, means), walk.current!);
+    assert.ok(rings.length > 0);
+    return lines;
+  };
+  const says = (change: object): string => {
+    const walk = new Walk([kept(smallBoard(), pass, change)]).to('white');
+    return say(walk.current!, walk.pour.told!, metric).says;
   };
   const mean = (lines: { y: number }[][]): number => lines.flat().reduce((sum, q) => sum + q.y, 0) / lines.flat().length;
   near(mean(place({})) - mean(place({ off: 12 })), 12, 2);
@@ -228,6 +234,10 @@ test('its line is where it was rehearsed: moved, drawn, or the wave’s own', ()
     { x: 110, y: 22 },
   ];
   assert.deepEqual(place({ line }), [line]);
+  assert.match(says({}), /along the shore\.$/);
+  assert.match(says({ off: 12 }), /along the shore, 12 mm out to sea of it\.$/);
+  assert.match(says({ off: -5 }), /along the shore, 5 mm up the beach from it\.$/);
+  assert.match(says({ line }), /along the line you drew\.$/);
 });
 
 test('rests of hours and a line of every point still make a studio that opens; another layer was not rehearsed', () => {

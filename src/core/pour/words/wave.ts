@@ -16,7 +16,13 @@ function alongLine(at: Pick<ToldWave, 'along' | 'line'> | undefined): string {
   }
 }
 
-const along = ({ wave }: ToldStep): string => alongLine(wave);
+/** Where a wave is laid: where it was rehearsed, if it was. */
+function along({ wave }: ToldStep, write: Writes): string {
+  const { drawn, off = 0 } = wave?.rehearsed ?? {};
+  if (drawn) return 'along the line you drew';
+  if (off === 0) return alongLine(wave);
+  return `${alongLine(wave)}, ${write.length(Math.abs(off))} ${off > 0 ? 'out to sea of it' : 'up the beach from it'}`;
+}
 
 /** The side a wave is pushed from. */
 const from = ({ wave }: ToldStep): string =>
@@ -29,7 +35,7 @@ const from = ({ wave }: ToldStep): string =>
 /** The white, by what lies under it. */
 export function whiteLaid(step: ToldStep, write: Writes): Said {
   const { lines = 1, lineWidth = 0, under } = step.wave ?? {};
-  const where = along(step);
+  const where = along(step, write);
   const drawn = lines > 1 ? `${lines} fine lines, thin and uneven` : 'one line, thin and uneven';
   const says = {
     barrier: `Lay the white on the clear line, ${where}.`,
@@ -53,14 +59,9 @@ export function whiteLaid(step: ToldStep, write: Writes): Said {
 }
 
 /** The white as it was rehearsed. */
-function rehearsedLaid({ ml, off = 0, drawn }: NonNullable<ToldWave['rehearsed']>, boards: ToldStep['boards'], write: Writes): string[] {
+function rehearsedLaid({ ml }: NonNullable<ToldWave['rehearsed']>, boards: ToldStep['boards'], write: Writes): string[] {
   const each = boards.reduce((sum, b) => sum + b.count, 0) > 1 ? ' on each board' : '';
-  const where = drawn
-    ? ', along the line you drew'
-    : off === 0
-      ? ''
-      : `, ${write.length(Math.abs(off))} ${off > 0 ? 'out to sea of its line' : 'up the beach from it'}`;
-  return [`Rehearsed with ${write.volume(ml)}${each}${where}.`];
+  return [`Rehearsed with ${write.volume(ml)}${each}.`];
 }
 
 /** A pass as it was rehearsed: what the hand does, how long that takes, and what is waited for first. */
@@ -95,10 +96,10 @@ export function threaded({ thread, uses, id }: ToldStep, told: Told, write: Writ
 }
 
 /** Clear under the white, or over it. */
-export function clearLine(step: ToldStep): Said {
+export function clearLine(step: ToldStep, write: Writes): Said {
   const over = step.wave?.under === 'white first';
   return {
-    says: over ? `Lay the clear over the white, ${along(step)}.` : `Lay the clear line ${along(step)}.`,
+    says: over ? `Lay the clear over the white, ${along(step, write)}.` : `Lay the clear line ${along(step, write)}.`,
     detail: [over ? 'A thread that covers it and no more.' : 'The white goes on it at once, so that it floats and stays white.'],
     does: over ? 'Clear is over it' : 'Clear line is laid',
     short: over ? 'Clear over the white' : 'Lay the clear line',

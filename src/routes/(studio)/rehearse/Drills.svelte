@@ -27,7 +27,10 @@
   let scored = $state.raw<Scored>();
   const { write } = $derived(shared);
 
+  let top = $state<HTMLElement>();
   async function begin(drill: Drill) {
+    // on a phone the list lies below the board
+    top?.scrollIntoView({ block: 'start' });
     drilled?.end();
     scored = undefined;
     drilled = new Drilled(plan, wave, { ...same, setup: drill.setup, hand: drill.hand }, innerWidth < SMALL, (whole) =>
@@ -44,7 +47,7 @@
   onDestroy(() => drilled?.end());
 </script>
 
-<div class="grid min-h-0 grow gap-3 lg:grid-cols-[minmax(0,1fr)_350px]">
+<div bind:this={top} class="grid min-h-0 grow scroll-mt-28 gap-3 lg:grid-cols-[minmax(0,1fr)_350px]">
   <Sheet title={drill?.title ?? 'Drills'} class="min-h-0 max-lg:min-h-96">
     {#snippet aside()}
       {#if drilled && drilled.stage === 'pushing'}

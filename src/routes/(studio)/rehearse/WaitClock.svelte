@@ -1,5 +1,7 @@
 <script lang="ts">
   import { plain } from '#core/units';
+  import { shared } from '$lib/store/shared.svelte';
+  import { sliderColumns } from '$lib/ui/slider-columns';
 
   /** The batch beside the wait: when its white is ready, until when heat moves the film, and how old the film is by then. */
   interface Props {
@@ -17,7 +19,7 @@
   const x = (min: number): number => (100 * (Math.min(until, Math.max(from, min)) - from)) / (until - from);
 </script>
 
-<div class="grid grid-cols-[84px_minmax(0,1fr)_60px] gap-x-3 pb-1">
+<div class="grid {sliderColumns(shared.settings?.length)} gap-x-3 pb-1">
   <span></span>
   <svg viewBox="0 0 100 8" preserveAspectRatio="none" class="h-2 w-full overflow-visible" aria-hidden="true">
     <rect x="0" y="3" width={x(heatUntil)} height="2" class="fill-line" />

@@ -20,7 +20,10 @@
   const share = (key: keyof FoamHabits): string => `${plain((100 * of(key)) / tuned[key], 0)} %`;
   const readShare = ({ key, label, range }: (typeof fields)[number], text: string): Reading => {
     const percent = Number(text.replace('%', '').replace(',', '.').trim());
-    const [low, high] = [Math.ceil((100 * range.min) / tuned[key]), Math.floor((100 * range.max) / tuned[key])];
+    const [low, high] = [
+      Math.max(25, Math.ceil((100 * range.min) / tuned[key])),
+      Math.min(300, Math.floor((100 * range.max) / tuned[key])),
+    ];
     return text.trim() !== '' && Number.isFinite(percent) && percent >= low && percent <= high
       ? { ok: true, value: (percent / 100) * tuned[key] }
       : { ok: false, says: `“${label}” is a share of what was set by eye, ${low} to ${high} %: “120 %”.` };

@@ -67,13 +67,15 @@
     }),
   );
 
+  /** A board drawn smaller than this has no room for words, px. */
+  const ROOM = 200;
   /** Whose foam is shown: no picture of it is a promise. */
   const foam = $derived.by(() => {
     const waves = shown.colours.foams.flatMap(({ coatId, closed }) =>
       plan.piece.coats.filter((c): c is WaveCoat => c.kind === 'wave' && c.id === coatId && closed < 1),
     );
     if (!waves.length) return undefined;
-    return waves.some((w) => rehearsalOf(plan.piece, w)) ? 'foam as rehearsed' : 'foam as one ordinary pass leaves it';
+    return waves.some((w) => rehearsalOf(plan.piece, w)) ? 'foam as rehearsed' : 'foam of one ordinary pass';
   });
   const marked = $derived(markedRegions(plan, selected, drawing.cup));
   const scaled = (points: Point[]): string =>
@@ -200,7 +202,7 @@
                 stroke-width="2">{shared.write.fineFigure(f.film)}</text
               >
             {/each}
-            {#if foam}<text
+            {#if foam && plan.bounds.width * view.scale > ROOM}<text
                 x={plan.bounds.width * view.scale - 6}
                 y={plan.bounds.height * view.scale - 7}
                 text-anchor="end"
