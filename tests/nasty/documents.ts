@@ -67,6 +67,7 @@ function text(schema: Schema, chance: Chance): string {
   if (schema['format'] === 'date-time') return one(chance, ['1970-01-01T00:00:00Z', '2026-11-25T13:36:00Z', '2199-12-31T23:59:59.999Z']);
   if (schema['format'] === 'date') return one(chance, ['1970-01-01', '2026-11-25', '2199-12-31']);
   if (/a-z0-9-/.test(String(schema['pattern']))) return `id-${Math.floor(chance() * 1e9)}`;
+  if (/\{64\}/.test(String(schema['pattern']))) return Array.from({ length: 64 }, () => Math.floor(16 * chance()).toString(16)).join('');
   if (/#/.test(String(schema['pattern']))) return one(chance, ['#000000', '#ffffff', '#1b6f8a', '#d2b48c']);
   const most = (schema['maxLength'] as number | undefined) ?? 80;
   return one(chance, ['a', 'A name', ' spaced ', '“quoted”', 'x'.repeat(most)]).slice(0, most);
@@ -180,6 +181,8 @@ export function nastyStudio(seed: number): Studio {
   studio.settings = { ...made<Studio['settings']>('Settings', chance), roomId: 'room' };
   studio.air = days(chance);
   studio.diary = diary(chance, studio);
+  studio.photos = [0, 1].map((i) => ({ ...made<NonNullable<Studio['photos']>[0]>('Photo', chance), id: `photo-${i}` }));
+  studio.learned = [0, 1].map((i) => ({ ...made<NonNullable<Studio['learned']>[0]>('Learned', chance), id: `learned-${i}` }));
   studio.pieces = [piece(studio, chance)];
   return studio;
 }

@@ -20,4 +20,6 @@ export const emptyStudio = (): Studio => ({
   slopes: [],
   air: [],
   diary: [],
+  photos: [],
+  learned: [],
 });

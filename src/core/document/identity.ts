@@ -25,6 +25,7 @@ const known: Record<PourEvent['kind'], true> = {
   held: true,
   'went on': true,
   refused: true,
+  found: true,
   abandoned: true,
   done: true,
   undone: true,

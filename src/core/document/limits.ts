@@ -181,4 +181,15 @@ export const limits = {
   together: { min: 2, max: 12 },
   /** How much a promise weighs beside others. */
   priority: { min: 1, max: 5 },
+  /** A photograph that is kept: its sides, px, and its picture, bytes. */
+  photoSide: { min: 1, max: 20000 },
+  photoBytes: { min: 1, max: 60_000_000 },
+  /** How far foam is measured to have gone, mm. */
+  reading95: { min: 0, max: 3000 },
+  /** What a piece was sold for. */
+  price: { min: 0, max: 10_000_000 },
+  /** What a finished piece weighs, kg. */
+  weighs: { min: 0.001, max: 500 },
+  /** How far waves go beside what the model says: measured over computed. */
+  drifts: { min: 0.1, max: 10 },
 } satisfies Record<string, Range>;

@@ -12,7 +12,20 @@ export interface StandIns {
   colourant: Colourant;
 }
 
-const lists = ['rooms', 'resins', 'colourants', 'pieces', 'pours', 'vessels', 'stock', 'slopes', 'air', 'diary'] as const;
+const lists = [
+  'rooms',
+  'resins',
+  'colourants',
+  'pieces',
+  'pours',
+  'vessels',
+  'stock',
+  'slopes',
+  'air',
+  'diary',
+  'photos',
+  'learned',
+] as const;
 export type List = (typeof lists)[number];
 
 /** A studio as it was stored, before anything of it is trusted. */

@@ -228,6 +228,8 @@ export function referenceProblems(studio: Studio): Problem[] {
     ...(studio.slopes ?? []).flatMap((slope, i) => slopeProblems(slope, `/slopes/${i}`, studio)),
     ...repeated(studio.diary ?? [], '/diary'),
     ...(studio.diary ?? []).flatMap((entry, i) => diaryProblems(entry, `/diary/${i}`, studio)),
+    ...repeated(studio.photos ?? [], '/photos'),
+    ...repeated(studio.learned ?? [], '/learned'),
     ...repeated(studio.air ?? [], '/air'),
     ...(studio.air ?? []).flatMap((day, i) => airProblems(day, `/air/${i}`, studio)),
   ];

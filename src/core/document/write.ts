@@ -30,6 +30,8 @@ export function writeStudio(studio: Studio): string {
     ...(studio.slopes && { slopes: byId(studio.slopes) }),
     ...(studio.air && { air: byId(studio.air) }),
     ...(studio.diary && { diary: byId(studio.diary) }),
+    ...(studio.photos && { photos: byId(studio.photos) }),
+    ...(studio.learned && { learned: byId(studio.learned) }),
   };
   return JSON.stringify(ordered(sorted), null, 2) + '\n';
 }

@@ -1,5 +1,5 @@
 import { daysWith, readingsOf } from '#core/air';
-import type { AirDay, DiaryEntry, Pour, Stock, Studio } from '#core/document';
+import type { AirDay, DiaryEntry, Photo, Pour, Stock, Studio } from '#core/document';
 
 const [HOUR, DAY] = [3_600_000, 86_400_000];
 
@@ -49,6 +49,12 @@ function movedEntry(entry: DiaryEntry, past: number, planned: number): DiaryEntr
   }
 }
 
+const movedPhoto = ({ reading, ...photo }: Photo, by: number): Photo => ({
+  ...photo,
+  takenAt: moved(photo.takenAt, by),
+  ...(reading && { reading: { ...reading, at: moved(reading.at, by) } }),
+});
+
 /**
  * A studio recorded at one moment as it would stand at another. What happened moves by whole hours, so that a film
  * that was tacky still is; what is planned moves by whole days, so that it keeps its hour.
@@ -63,10 +69,13 @@ export function movedTo(studio: Studio, recorded: number, now: number): Studio {
       ...piece,
       ...(piece.pourAt && { pourAt: moved(piece.pourAt, planned) }),
       ...(piece.dueOn && { dueOn: moved(piece.dueOn, planned) }),
+      ...(piece.sold?.on && { sold: { ...piece.sold, on: moved(piece.sold.on, planned) } }),
     })),
     pours: studio.pours.map((pour) => movedPour(pour, past)),
     ...(studio.stock && { stock: studio.stock.map((stock) => movedStock(stock, planned)) }),
     ...(studio.air && { air: movedAir(studio.air, past) }),
+    ...(studio.photos && { photos: studio.photos.map((photo) => movedPhoto(photo, past)) }),
+    ...(studio.learned && { learned: studio.learned.map((l) => ({ ...l, at: moved(l.at, past) })) }),
     ...(studio.diary && { diary: studio.diary.map((entry) => movedEntry(entry, past, planned)) }),
   };
 }

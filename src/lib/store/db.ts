@@ -1,9 +1,9 @@
 import Dexie, { type EntityTable, type Table, type Transaction } from 'dexie';
-import type { AirDay, Colourant, DiaryEntry, Piece, Resin, Room, Slope, Stock, Vessel } from '#core/document';
+import type { AirDay, Colourant, DiaryEntry, Learned, Photo, Piece, Resin, Room, Slope, Stock, Vessel } from '#core/document';
 import type { PourSummary } from '#core/record';
-import type { Aside, Before, Edit, Kept, Snapshot, StoredEvent, StoredPour } from './rows';
+import type { Aside, Before, Edit, Kept, Snapshot, StoredEvent, StoredImage, StoredPour } from './rows';
 
-const VERSION = 8;
+const VERSION = 9;
 
 /** What is stored by an older version is brought up by code that is fetched only then; the transaction waits for it. */
 async function upgrade(tx: Transaction, to: keyof typeof import('./upgrades')): Promise<void> {
@@ -21,6 +21,10 @@ class NeriteDb extends Dexie {
   slopes!: EntityTable<Slope, 'id'>;
   air!: EntityTable<AirDay, 'id'>;
   diary!: EntityTable<DiaryEntry, 'id'>;
+  photos!: EntityTable<Photo, 'id'>;
+  /** Their pictures, apart from what is listed of them. */
+  images!: Table<StoredImage, [string, string]>;
+  learned!: EntityTable<Learned, 'id'>;
   pours!: EntityTable<StoredPour, 'id'>;
   events!: Table<StoredEvent, [string, number]>;
   /** What of each pour is listed; follows from it and its events, and is written with them. */
@@ -61,7 +65,9 @@ class NeriteDb extends Dexie {
     // readings of the air, a row a room and day
     this.version(7).stores({ air: 'id' });
     // what the calendar goes by
-    this.version(VERSION).stores({ diary: 'id' });
+    this.version(8).stores({ diary: 'id' });
+    // photographs of the work, and what pours taught
+    this.version(VERSION).stores({ photos: 'id', images: '[photoId+size], photoId', learned: 'id' });
     // the library opens what a later version stored; its rows would look wrong to this one, and must not be touched by it
     this.on(
       'ready',

@@ -14,7 +14,8 @@ export const SHELF = 'the shelf';
 export const SLOPES = 'the slopes';
 export const SETTINGS = 'the settings';
 export const CALENDAR = 'the calendar';
-export type Scope = typeof SHELF | typeof SLOPES | typeof SETTINGS | typeof CALENDAR;
+export const LOG = 'the log';
+export type Scope = typeof SHELF | typeof SLOPES | typeof SETTINGS | typeof CALENDAR | typeof LOG;
 
 const tables = [
   db.pieces,
@@ -26,6 +27,8 @@ const tables = [
   db.slopes,
   db.air,
   db.diary,
+  db.photos,
+  db.learned,
   db.kept,
   db.edits,
   db.before,

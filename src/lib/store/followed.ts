@@ -9,7 +9,21 @@ export interface Rows extends Habits, Omit<{ [T in keyof Edited]: Edited[T][] },
   aside: Aside[];
 }
 
-const tables = ['pieces', 'resins', 'colourants', 'rooms', 'vessels', 'stock', 'slopes', 'air', 'diary', 'summaries', 'aside'] as const;
+const tables = [
+  'pieces',
+  'resins',
+  'colourants',
+  'rooms',
+  'vessels',
+  'stock',
+  'slopes',
+  'air',
+  'diary',
+  'photos',
+  'learned',
+  'summaries',
+  'aside',
+] as const;
 type Followed = (typeof tables)[number];
 type Row = { id: string | number };
 

@@ -5,7 +5,7 @@ import { db, keep } from './db';
 import type { Aside, StoredEvent, StoredPour } from './rows';
 import { eventsByPour, pourTables, snapshotValues, wholePour } from './studio';
 
-const lists = ['rooms', 'resins', 'colourants', 'pieces', 'vessels', 'stock', 'slopes', 'air', 'diary'] as const;
+const lists = ['rooms', 'resins', 'colourants', 'pieces', 'vessels', 'stock', 'slopes', 'air', 'diary', 'photos', 'learned'] as const;
 const stores = [...lists.map((list) => db[list]), ...pourTables, db.kept, db.aside];
 
 const called = (row: unknown): string => {

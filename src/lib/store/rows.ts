@@ -2,7 +2,9 @@ import type {
   AirDay,
   Colourant,
   DiaryEntry,
+  Learned,
   Method,
+  Photo,
   Piece,
   Planned,
   Pour,
@@ -36,6 +38,8 @@ export interface Edited {
   slopes: Slope;
   air: AirDay;
   diary: DiaryEntry;
+  photos: Photo;
+  learned: Learned;
   kept: Settings | Method;
 }
 
@@ -84,6 +88,13 @@ export type StoredPlanned = Pick<Planned, 'pieces' | 'room'> & { resins: number;
 /** A pour as stored: its events stand in a table of their own that is only ever added to. */
 export type StoredPour = Omit<Pour, 'events' | 'planned'> & { planned: StoredPlanned };
 export type StoredEvent = PourEvent & { pourId: string };
+
+/** A picture in one of its sizes: a thumbnail, as it is kept, or as the camera gave it. */
+export interface StoredImage {
+  photoId: string;
+  size: 'thumb' | 'kept' | 'original';
+  blob: Blob;
+}
 
 /** One thing of the studio that stood here before it was last replaced: of a list of the document, or its settings or method. */
 export interface Before {

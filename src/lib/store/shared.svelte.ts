@@ -57,6 +57,10 @@ class Shared {
   readonly air = $derived(this.#read?.air);
   /** What the calendar goes by beside the pieces. */
   readonly diary = $derived(this.#read?.diary);
+  /** Photographs as they are listed, without their pictures. */
+  readonly photos = $derived(this.#read?.photos);
+  /** Figures that were taken over from the studio's own pours. */
+  readonly learned = $derived(this.#read?.learned);
   /** The bench as a thermometer reads it now, °C; undefined while none is read, or it is silent. */
   measuredC = $state<number>();
   readonly #roomC = $derived(this.measuredC ?? this.room?.dayC);

@@ -1,5 +1,5 @@
 import { vesselsOf } from '#core/craft';
-import type { AirDay, DiaryEntry, Piece, Pour, PourEvent, Slope, Stock, Studio, Vessel } from '#core/document';
+import type { AirDay, DiaryEntry, Learned, Photo, Piece, Pour, PourEvent, Slope, Stock, Studio, Vessel } from '#core/document';
 import { summaryOf } from '#core/record';
 import { beforeRows } from './before-rows';
 import { db, keep, kept } from './db';
@@ -68,7 +68,19 @@ export async function summarize(id: string): Promise<void> {
   if (pour) await db.summaries.put(summaryOf(pour));
 }
 
-const benchTables = [db.pieces, db.resins, db.colourants, db.rooms, db.vessels, db.stock, db.slopes, db.air, db.diary];
+const benchTables = [
+  db.pieces,
+  db.resins,
+  db.colourants,
+  db.rooms,
+  db.vessels,
+  db.stock,
+  db.slopes,
+  db.air,
+  db.diary,
+  db.photos,
+  db.learned,
+];
 const everything = [...benchTables, ...pourTables, db.kept, db.edits, db.before];
 
 /** Whether this browser has been started in before: by anything that is stored, since a row may be gone. */
@@ -84,13 +96,15 @@ export type WithoutPours = Omit<Studio, 'pours' | 'format' | 'version'> & {
   slopes: Slope[];
   air: AirDay[];
   diary: DiaryEntry[];
+  photos: Photo[];
+  learned: Learned[];
 };
 
 async function readWithoutPours(): Promise<WithoutPours | undefined> {
   const settings = await kept('settings');
   const method = await kept('method');
   if (!settings || !method) return undefined;
-  const [pieces, resins, colourants, rooms, vessels, stock, slopes, air, diary] = await Promise.all([
+  const [pieces, resins, colourants, rooms, vessels, stock, slopes, air, diary, photos, learned] = await Promise.all([
     db.pieces.toArray(),
     db.resins.toArray(),
     db.colourants.toArray(),
@@ -100,8 +114,10 @@ async function readWithoutPours(): Promise<WithoutPours | undefined> {
     db.slopes.toArray(),
     db.air.toArray(),
     db.diary.toArray(),
+    db.photos.toArray(),
+    db.learned.toArray(),
   ]);
-  return { settings, method, rooms, resins, colourants, pieces, vessels, stock, slopes, air, diary };
+  return { settings, method, rooms, resins, colourants, pieces, vessels, stock, slopes, air, diary, photos, learned };
 }
 
 /** The whole studio as one document, as it stood at one moment; undefined before the first start. */
@@ -134,6 +150,8 @@ export function replaceStudio(studio: Studio): Promise<void> {
       db.slopes.bulkAdd(studio.slopes ?? []),
       db.air.bulkAdd(studio.air ?? []),
       db.diary.bulkAdd(studio.diary ?? []),
+      db.photos.bulkAdd(studio.photos ?? []),
+      db.learned.bulkAdd(studio.learned ?? []),
     ]);
     const planned = await storedPlanned(
       db.snapshots,

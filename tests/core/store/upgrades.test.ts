@@ -10,7 +10,7 @@ import { db } from '../../../src/lib/store/db';
 import { undo } from '../../../src/lib/store/edits';
 import { readPour, readStudio } from '../../../src/lib/store/studio';
 
-for (const version of [1, 2, 3, 4, 5, 6, 7])
+for (const version of [1, 2, 3, 4, 5, 6, 7, 8])
   test(`what version ${version} of the database left opens: the studio is whole, its pour is told, and its edits can be undone`, async () => {
     const { rows } = await leftBy(version);
     await db.open();

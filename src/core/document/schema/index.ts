@@ -1,5 +1,7 @@
 import Type, { type Static } from 'typebox';
 import { DiaryEntry } from './diary';
+import { Learned } from './outcome';
+import { Photo } from './photo';
 import { AirDay, Colourant, Method, Resin, Room, Settings } from './materials';
 import { Piece } from './piece';
 import { Pour } from './pour';
@@ -11,6 +13,8 @@ export * from './board';
 export * from './coats';
 export * from './diary';
 export * from './materials';
+export * from './outcome';
+export * from './photo';
 export * from './piece';
 export * from './pour';
 export * from './rehearsed';
@@ -40,6 +44,8 @@ export const Studio = Type.Object(
     slopes: Type.Optional(Type.Array(Slope)),
     air: Type.Optional(Type.Array(AirDay)),
     diary: Type.Optional(Type.Array(DiaryEntry, { maxItems: 20000 })),
+    photos: Type.Optional(Type.Array(Photo, { maxItems: 20000 })),
+    learned: Type.Optional(Type.Array(Learned, { maxItems: 2000 })),
   },
   { $id: 'nerite-studio-2', title: 'Nerite studio document, version 2', additionalProperties: false },
 );

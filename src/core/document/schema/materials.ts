@@ -169,6 +169,8 @@ export const Method = object({
   heatC: Type.Optional(range(limits.heatC)),
   /** How far a wave may have moved by morning, mm. */
   driftMm: Type.Optional(range(limits.drift)),
+  /** How far waves go here beside what the model says; as far where it is left out. */
+  drifts: Type.Optional(range(limits.drifts)),
   foam: Type.Optional(FoamHabits),
 });
 export type Method = Static<typeof Method>;

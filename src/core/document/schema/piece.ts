@@ -3,6 +3,7 @@ import { limits } from '../limits';
 import { Clock, Edge, Hole, Shape, Surface, Use } from './board';
 import { Coat } from './coats';
 import { Dressing, Sea } from './sea';
+import { Sold } from './outcome';
 import { object, range, id, name, date, moment } from './parts';
 
 /**
@@ -41,5 +42,10 @@ export const Piece = object({
   dueOn: Type.Optional(date()),
   /** How much its promise weighs beside others, 3 where it is left out. */
   priority: Type.Optional(Type.Integer({ minimum: limits.priority.min, maximum: limits.priority.max })),
+  /** What one of them weighs, finished, kg. */
+  weighs: Type.Optional(range(limits.weighs)),
+  sold: Type.Optional(Sold),
+  /** The pour it was made again from. */
+  again: Type.Optional(id()),
 });
 export type Piece = Static<typeof Piece>;

@@ -1,6 +1,7 @@
 import Type, { type Static, type TSchema } from 'typebox';
 import { limits } from '../limits';
 import { Colourant, Method, Resin, Room } from './materials';
+import { Found, Outcome } from './outcome';
 import { Piece } from './piece';
 import { object, range, positive, from0, id, text, moment } from './parts';
 import { CupRef, StepRef, Told, ToldBatch, ToldCup, ToldStep } from './told';
@@ -31,6 +32,7 @@ export type Readied = Static<typeof Readied>;
  * where they have any, before a step or at the end; `skipped` leaves one out, `swapped` puts one before another; `cup lost` is
  * some of a cup that went another way, ml; `bench` is how warm it is there now, °C; `heat on` is when the tool was taken up
  * for the pass that follows; `held` and `went on` when hands were taken off; `refused` a plan that was offered, by its name.
+ * `found` is what was measured afterwards, of a piece or of a cup where it is not of the whole pour.
  */
 export type PourEvent = { seq: number; at: string } & (
   | { kind: 'mixed'; batch: number; aG?: number; bG?: number }
@@ -50,6 +52,7 @@ export type PourEvent = { seq: number; at: string } & (
   | { kind: 'held' }
   | { kind: 'went on' }
   | { kind: 'refused'; plan: string }
+  | { kind: 'found'; what: Found; value: number; piece?: string; cup?: CupRef }
   | { kind: 'abandoned'; why: string }
   | { kind: 'done' }
   | { kind: 'undone'; undoes: number }
@@ -94,6 +97,7 @@ const kinds: Record<PourEvent['kind'], Record<string, TSchema>> = {
   held: {},
   'went on': {},
   refused: { plan: named() },
+  found: { what: Found, value: from0(100000), piece: Type.Optional(id()), cup: Type.Optional(CupRef) },
   abandoned: { why: text() },
   done: {},
   undone: { undoes: Type.Integer({ minimum: 1, maximum: 100000 }) },
@@ -141,5 +145,6 @@ export const Pour = object({
   events: Type.Array(PourEvent),
   verdict: Type.Optional(Verdict),
   note: Type.Optional(text()),
+  outcomes: Type.Optional(Type.Array(Outcome, { maxItems: 12 })),
 });
 export type Pour = Static<typeof Pour>;
