@@ -11,8 +11,8 @@ const reach = () => object({ middle: from0(limits.reading95.max), most: from0(li
 
 /**
  * What was measured in a photograph of a board, as it was measured: share of white; cells per cm² and their diameters at 10, 50
- * and 90 %, mm, where they could be told; how far the foam went from its line, and how much of it is open; OKLab lightness of the
- * parts of the sea from deep to shore; how far the shore is turned against the plan, degrees. `pxPerMm` is how fine it was seen,
+ * and 90 %, mm, where they could be told; how far the foam went from its line, and how much of it is open; OKLab lightness of those
+ * parts of the sea that could be read, from 0 at the deep side; how far the shore is turned against the plan, degrees. `pxPerMm` is how fine it was seen,
  * `blur` how soft, mm, `glare` the share lost to it, `light` brightest over dimmest, `noise` as a share of full light.
  */
 export const PhotoReading = object({
@@ -22,7 +22,7 @@ export const PhotoReading = object({
   cells: Type.Optional(object({ count: from0(100000), perCm2: from0(10000), low: from0(100), middle: from0(100), high: from0(100) })),
   toSea: Type.Optional(reach()),
   up: Type.Optional(reach()),
-  bands: Type.Array(Type.Union([from0(1), Type.Null()]), { maxItems: 8 }),
+  bands: Type.Array(object({ part: Type.Integer({ minimum: 0, maximum: 7 }), lightness: from0(1) }), { maxItems: 8 }),
   turned: Type.Optional(Type.Number({ minimum: -90, maximum: 90 })),
   pxPerMm: from0(1000),
   blur: from0(100),
