@@ -9,7 +9,7 @@ const core = (names: string): string[] => names.split(' ').map((name) => `core/$
 /** Only the store touches the database; others use its functions. */
 const DATABASE = ['src/lib/store/db'];
 const EVERY_CORE = core(
-  'units document craft geometry mix air cure tint level foam coat edit prepare schedule plan pour record bench calendar stock advice rehearse formats report simulate',
+  'units document craft geometry mix air cure tint level foam coat edit prepare schedule plan pour record bench calendar stock advice rehearse picture learn faults formats report simulate',
 );
 
 /** From the ground up: what a room may import stands above it here. */
@@ -36,6 +36,7 @@ export const rooms: Record<string, Room> = {
   'core/stock': { rooms: core('document craft mix air coat prepare plan pour record') },
   'core/advice': { rooms: core('units document craft geometry mix air cure tint level foam coat edit prepare plan pour calendar') },
   'core/rehearse': { rooms: core('units document craft geometry mix cure tint foam coat plan') },
+  'core/picture': { rooms: core('document geometry tint foam plan rehearse'), packages: ['ml-matrix'] },
   'core/formats': {
     rooms: core('units document craft geometry mix air tint coat edit prepare plan pour calendar stock'),
     packages: ['fast-xml-parser', 'ical-generator', 'ical.js', 'papaparse', 'svgpath'],

@@ -1,40 +1,26 @@
 import type { Point } from '#core/document';
-import { seeded } from '#core/geometry';
 import {
   CARD_BLACK,
   CARD_WHITE,
-  bytesOf,
   card,
   cardCorners,
   cardGreys,
   cardGrounds,
   layerOver,
-  perspective,
   seenOf,
   type Patch,
   type Picture,
   type Rgb,
 } from '#core/tint';
+import { shoot, type Optics } from './camera';
 
 /** A smear on the card and the light it is photographed in. */
-export interface Shot {
+export interface Shot extends Omit<Optics, 'glare'> {
   /** k and s per mm at load 1, the smear's load and its film, mm. */
   absorb: Rgb;
   scatter: Rgb;
   load: number;
   film: number;
-  width: number;
-  height: number;
-  /** Where the corner marks lie, px. */
-  corners: Point[];
-  /** Light in each channel at the middle of the card, and how much it grows over half of its width and of its height. */
-  light: Rgb;
-  across: number;
-  down: number;
-  /** Spread of the noise, in steps of 255, and the blur's radius, px. */
-  noise: number;
-  blur: number;
-  seed: number;
 }
 
 const within = ({ x, y, width, height }: Patch, at: Point): boolean => at.x >= x && at.x < x + width && at.y >= y && at.y < y + height;
@@ -51,44 +37,5 @@ function reflectanceAt(at: Point, { absorb, scatter, load, film }: Shot): Rgb {
   return [seen(0), seen(1), seen(2)];
 }
 
-/** A channel blurred along rows or columns by the mean of its neighbours. */
-function blurred(of: Float64Array, width: number, height: number, radius: number, step: 'row' | 'column'): Float64Array {
-  const out = new Float64Array(of.length);
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      let [sum, n] = [0, 0];
-      for (let d = -radius; d <= radius; d++) {
-        const [i, j] = step === 'row' ? [x + d, y] : [x, y + d];
-        if (i < 0 || j < 0 || i >= width || j >= height) continue;
-        sum += of[j * width + i]!;
-        n++;
-      }
-      out[y * width + x] = sum / n;
-    }
-  return out;
-}
-
-/** A photograph of the card as the app's own model sees it: light that falls off, blur and noise. The same shot gives the same picture. */
-export function photograph(shot: Shot): Picture {
-  const { width, height, light, across, down, noise, blur } = shot;
-  const back = perspective(shot.corners, cardCorners);
-  const chance = seeded(shot.seed);
-  const channels = [0, 1, 2].map(() => new Float64Array(width * height));
-  for (let y = 0; y < height; y++)
-    for (let x = 0; x < width; x++) {
-      const at = back({ x, y });
-      const fall = 1 + (across * (at.x - card.width / 2)) / (card.width / 2) + (down * (at.y - card.height / 2)) / (card.height / 2);
-      const seen = reflectanceAt(at, shot);
-      for (const c of [0, 1, 2] as const) channels[c]![y * width + x] = seen[c] * light[c] * Math.max(0.02, fall);
-    }
-  const [r, g, b] = channels.map((of) => blurred(blurred(of, width, height, blur, 'row'), width, height, blur, 'column'));
-  const data = new Uint8ClampedArray(4 * width * height);
-  // the sum of three is near enough to a bell
-  const stray = (): number => noise * 2 * (chance() + chance() + chance() - 1.5);
-  for (let i = 0; i < width * height; i++) {
-    const bytes = bytesOf([r![i]!, g![i]!, b![i]!]);
-    for (const c of [0, 1, 2] as const) data[4 * i + c] = bytes[c] + stray();
-    data[4 * i + 3] = 255;
-  }
-  return { width, height, data };
-}
+/** A photograph of the card as the app's own model sees it. */
+export const photograph = (shot: Shot): Picture => shoot(shot, { corners: cardCorners, ...card }, (at) => reflectanceAt(at, shot));
