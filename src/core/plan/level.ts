@@ -111,7 +111,8 @@ export function driftOf(
   const { tilt, down } = slopeOf(stands);
   const board = plan.bounds;
   const length = tilt > 0 ? lengthAlong(board, down) : Math.max(board.width, board.height);
-  const runs = ({ lying, closed }: Wet): number => (closed ? closedDrift(lying, tilt, length) : openDrift(lying, tilt));
+  const { drifts = 1 } = plan.means.method;
+  const runs = ({ lying, closed }: Wet): number => drifts * (closed ? closedDrift(lying, tilt, length) : openDrift(lying, tilt));
   const { drift } = likely((shift) => ({ drift: runs(wetOf(plan, pour, shift)!) }), doubts);
   const way = inlandWay[plan.piece.sea.side];
   const allowed = driftAllowed(plan.means.method);
@@ -122,7 +123,7 @@ export function driftOf(
     drift,
     inland: drift.middle * (down.x * way.x + down.y * way.y),
     allowed,
-    allowedTilt: allowedTilt(allowed, wet.lying, wet.closed ? { length } : undefined),
+    allowedTilt: allowedTilt(allowed / drifts, wet.lying, wet.closed ? { length } : undefined),
     dry: wet.closed && runsDry(wet.film, tilt, length),
     feet: shims(feetOf(stands, board), stands),
   };

@@ -28,6 +28,7 @@ export {
   writeArea,
   writeLength,
   writeShare,
+  writeViscosity,
   writeTemperature,
   writeVolume,
 } from './write';

@@ -79,8 +79,8 @@ export const Figure = Type.Enum([
 export type Figure = Static<typeof Figure>;
 
 /**
- * A figure that was taken over from the studio's own pours: what it `was`, its `value` and `spread` (half of the range that nine
- * of ten true ones lie in), from how many pours. `of` is the resin or the colourant it belongs to.
+ * A figure that was taken over from the studio's own pours: what it `was`, its `value` and `spread` (half of the range that 19 of 20
+ * true ones lie in), from how many pours. `of` is the resin or the colourant it belongs to.
  */
 export const Learned = object({
   id: id(),

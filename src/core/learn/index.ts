@@ -1,0 +1,6 @@
+/** What finished pours say of the studio's own figures, held toward what the trade takes them for, and how one is taken over. */
+export { figureNow, withFigure, type Standing, type Taken } from './figure';
+export { ENOUGH, learnedOf, lessonsOf, worthTaking, type Lesson } from './lessons';
+export type { Looked, Observation } from './observation';
+export { observationsOf } from './observed';
+export { figureName, sayLearned, sayLesson, writeFigure } from './words';
