@@ -38,6 +38,7 @@ export const rooms: Record<string, Room> = {
   'core/rehearse': { rooms: core('units document craft geometry mix cure tint foam coat plan') },
   'core/picture': { rooms: core('document geometry tint foam plan rehearse'), packages: ['ml-matrix'] },
   'core/learn': { rooms: core('units document craft geometry mix air cure tint level foam coat plan pour record rehearse') },
+  'core/faults': { rooms: core('units document craft mix air cure coat edit plan pour record') },
   'core/formats': {
     rooms: core('units document craft geometry mix air tint coat edit prepare plan pour calendar stock'),
     packages: ['fast-xml-parser', 'ical-generator', 'ical.js', 'papaparse', 'svgpath'],

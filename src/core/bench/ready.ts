@@ -1,7 +1,7 @@
 import { coatName } from '#core/coat';
 import { colourantKinds, edgeOf, torched } from '#core/craft';
 import { tintsOf, type Coat, type Piece, type Pour, type Told } from '#core/document';
-import { sayBrushed, sayWork, workBefore, workBetween } from '#core/prepare';
+import { sayBetween, sayWork, workBefore, workBetween } from '#core/prepare';
 import { writeSand } from '#core/pour';
 import type { Writes } from '#core/units';
 
@@ -50,10 +50,10 @@ function surfaceOf(piece: Piece, coats: Coat[], { planned }: Asked, write: Write
           detail: 'Past its recoat window it is scuffed first, or this coat peels.',
         },
     ...brushed.map((b) => ({
-      item: own(`brushed ${b.coat.id}`),
+      item: own(`${'repair' in b ? 'repaired' : 'brushed'} ${b.coat.id}`),
       piece: piece.name,
-      says: 'What was brushed on is dry through.',
-      detail: sayBrushed(b.brushed, coatName(b.coat)).does,
+      says: 'repair' in b ? 'What went wrong below is put right.' : 'What was brushed on is dry through.',
+      detail: sayBetween(b, coatName(b.coat)).does,
     })),
   ];
 }

@@ -54,7 +54,8 @@ export function brushing(
   const brushed = plans.flatMap((plan, i) => betweenPours(plan, pours[i]!, making.method) ?? []);
   const [first] = brushed;
   if (!first) return undefined;
-  const kind = brushed.some((b) => b.degrease) ? 'degrease' : 'brush';
+  const kind = (['degrease', 'repair'] as const).find((k) => brushed.some((b) => b.kind === k)) ?? 'brush';
+  const does = [...new Set(brushed.flatMap((b) => b.does))];
   const own = `${id}/${kind}-${first.coatId}`;
   const dry = Math.max(...brushed.map((b) => b.wait));
   const done = did.get(own);
@@ -72,7 +73,7 @@ export function brushing(
           along: [],
           ...(before.notBefore > -Infinity && { notBefore: before.notBefore }),
         },
-        about: { id: own, kind, pieceIds: plans.map((p) => p.piece.id), works: [own], pour: pours[0]! },
+        about: { id: own, kind, pieceIds: plans.map((p) => p.piece.id), works: [own], pour: pours[0]!, ...(does.length && { does }) },
         along: [],
       },
     ],

@@ -48,8 +48,18 @@ function sayWork(work: string, key: WorkKey | undefined): string {
   return key ? `${says(key)}${coat ? ` coat ${coat}` : ''}` : work;
 }
 
+/** The first sentence of several, without its full stop. */
+const firstOf = (text: string): string => lower(text.split('. ')[0]!.replace(/\.$/, ''));
+const lower = (text: string): string => text.charAt(0).toLowerCase() + text.slice(1);
+
 /** What a session is, in a few words: "Sand, sea and wave", "Sand, gesso", "Look at it, wipe drips". */
-export function saySession({ kind, works, coats = [], keys = [] }: Pick<Session, 'kind' | 'works' | 'coats' | 'keys'>): string {
+export function saySession({
+  kind,
+  works,
+  coats = [],
+  keys = [],
+  does = [],
+}: Pick<Session, 'kind' | 'works' | 'coats' | 'keys' | 'does'>): string {
   switch (kind) {
     case 'pour':
       return `Pour ${coats.map((name) => name.charAt(0).toLowerCase() + name.slice(1)).join(', ')}`;
@@ -57,6 +67,8 @@ export function saySession({ kind, works, coats = [], keys = [] }: Pick<Session,
       return upper([...new Set(works.map((work, i) => sayWork(work, keys[i] ?? keys[0])))].join(', '));
     case 'brush':
       return 'Brush on what comes between';
+    case 'repair':
+      return does.length ? `Put right: ${does.map(firstOf).join(' ')}` : 'Put right what went wrong';
     case 'degrease':
       return 'Degrease, scuff and seal over the silicone';
     case 'check':

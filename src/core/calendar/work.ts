@@ -8,7 +8,7 @@ import { hoursOf, timeOf, workAfter, workBefore, workBetween, type Work } from '
 type Until = NonNullable<Coat['waits']>['until'];
 
 /** What is done in an operation. */
-export type WorkKind = 'prepare' | 'brush' | 'degrease' | 'pour' | 'check' | 'pull tape' | 'finish' | 'deliver';
+export type WorkKind = 'prepare' | 'brush' | 'repair' | 'degrease' | 'pour' | 'check' | 'pull tape' | 'finish' | 'deliver';
 
 /** What an operation is of, for words and for what it is done with. */
 export interface About {
@@ -24,6 +24,8 @@ export interface About {
   resinId?: string;
   /** Keys of preparation and finishing, to be said in words. */
   keys?: Work['key'][];
+  /** What is put right, in words. */
+  does?: string[];
 }
 
 /** A wait no longer than this is dust settling, and is part of the work, h. */
@@ -102,8 +104,10 @@ export interface Between {
   minutes: number;
   wait: number;
   coatId: string;
-  /** Silicone was in the wave below: it is degreased, scuffed and sealed first. */
-  degrease: boolean;
+  /** Silicone was in the wave below: it is degreased, scuffed and sealed first; something went wrong there, and is put right; or no more than brushing. */
+  kind: 'degrease' | 'repair' | 'brush';
+  /** What is put right, in words. */
+  does: string[];
 }
 
 /** Whether a pour comes over a wave with silicone, with nothing that seals it between. */
@@ -128,7 +132,8 @@ export function betweenPours(plan: PiecePlan, pour: number, method: Method): Bet
     minutes: byFives(all.reduce((sum, w) => sum + w.hands, 0) * several(plan)),
     wait: Math.round(60 * all.reduce((sum, w) => sum + w.wait, 0)),
     coatId: works[0]?.coat.id ?? first.coat.id,
-    degrease,
+    kind: degrease ? 'degrease' : works.some((w) => 'repair' in w) ? 'repair' : 'brush',
+    does: works.flatMap((w) => ('repair' in w ? [w.repair.does] : [])),
   };
 }
 

@@ -35,10 +35,10 @@ const paler = (tint: Tint): Tint => ({ ...tint, recipe: tint.recipe.map((p) => (
 
 /** A coat of a layer laid once more. @param line where a wave breaks that broke on the shore: that is under the old one */
 function again(piece: Piece, coat: Coat, line: string | undefined): Coat {
-  const { lies: _, brushed: __, waits: ___, ...own } = coat;
+  const { lies: _, brushed: __, waits: ___, repair: ____, ...own } = coat;
   if (own.kind === 'wave') {
     // it lies on another film, and was not rehearsed there
-    const { rehearsed: ____, ...wave } = own;
+    const { rehearsed: _____, ...wave } = own;
     return { ...wave, ...(own.along === undefined && line !== undefined && { along: line }) };
   }
   if (own.kind === 'thread') return own;

@@ -2,7 +2,7 @@
 export { siliconeLater } from './additive';
 export { tapeOff, workAfter } from './after';
 export { hoursBefore, workBefore } from './before';
-export { sayBrushed, workBetween } from './between';
+export { type BetweenWork, sayBetween, workBetween } from './between';
 export { hourMarks, type HourMark } from './dial';
 export { edgeAmounts, sayWork, type WorkWords } from './words';
 export { hoursOf, timeOf, type Work, type WorkKey } from './work';

@@ -6,7 +6,7 @@ import { clearanceOf, likelyOf, looseGrams, weightOf, type Batch, type Figure, t
 import { coatName, regionOfTint, type Cup } from '#core/coat';
 import { howToNarrow, say, tell } from '#core/pour';
 import { writesIn, type Writes } from '#core/units';
-import { hoursOf, sayBrushed, sayWork, workAfter, workBefore, workBetween, type Work } from '#core/prepare';
+import { hoursOf, sayBetween, sayWork, workAfter, workBefore, workBetween, type Work } from '#core/prepare';
 import { standingOf, summaryOf } from '#core/record';
 import { meansOf, roomOf, type Asked } from './means';
 import { writeMoment } from './calendar';
@@ -173,7 +173,7 @@ export function pieceReport(piece: Piece, studio: Studio, asked: Asked) {
     regions: areasReport(plan),
     roomC: means.air(0),
     before: workBefore(piece, studio.method).map(workReport(piece, write)),
-    between: workBetween(piece, studio.method).map((b) => ({ ...sayBrushed(b.brushed, coatName(b.coat)), hours: r(hoursOf(b)) })),
+    between: workBetween(piece, studio.method).map((b) => ({ ...sayBetween(b, coatName(b.coat)), hours: r(hoursOf(b)) })),
     after: workAfter(piece, studio.method).map(workReport(piece, write)),
     finished: finishedReport(plan),
     pours: plan.pours.map((_, i) => pourReport(plan, i, write, planner)),

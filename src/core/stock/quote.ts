@@ -43,7 +43,7 @@ export function hoursOf(plan: PiecePlan, method: Method, { setUpMin, cleanUpMin 
     ...plan.pours
       .filter((p) => p.batches.length)
       .map((p, i) => ({ does: `Pour ${i + 1}, set up and cleaned up`, hours: ((p.steps.at(-1)?.at ?? 0) + setUpMin + cleanUpMin) / 60 })),
-    hands('Brushed on between', workBetween(plan.piece, method)),
+    hands('Put right and brushed on between', workBetween(plan.piece, method)),
     hands('Finishing', workAfter(plan.piece, method)),
   ].filter((line) => line.hours > 0);
 }

@@ -4,7 +4,7 @@ import { advise } from '#core/advice';
 import type { Brushed, Coat, Piece } from '#core/document';
 import { boardSupplies } from '#core/pour';
 import { sectionOf } from '#core/plan';
-import { sayBrushed, workBetween } from '#core/prepare';
+import { sayBetween, workBetween } from '#core/prepare';
 import { brushOver, deltaE, groundNamed, lightnessOf, ofHex } from '#core/tint';
 import { coat, metric, method, piece, plan, the } from '../../factories';
 import { amiss, followed, written } from '../../followed';
@@ -48,7 +48,7 @@ test('it is said before its coat, with its hours, its supplies, and never of a c
   const [work, ...more] = workBetween(p, method);
   assert.equal(more.length, 0);
   near(work!.hands + work!.wait, 3, 1e-9);
-  assert.equal(sayBrushed(work!.brushed, 'Clear top').does, 'Brush the sealer on before Clear top, and let it dry through.');
+  assert.equal(sayBetween(work!, 'Clear top').does, 'Brush the sealer on before Clear top, and let it dry through.');
   assert.ok(boardSupplies(plan(p)).some((s) => s.supply === 'sealer' && s.amount > 5));
   const lying = { ...p, coats: p.coats.map((c): Coat => ({ ...c, lies: {} })) };
   assert.equal(workBetween(lying, method).length, 0);

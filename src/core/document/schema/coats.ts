@@ -32,6 +32,10 @@ export type Until = Static<typeof Until>;
 export const Brushed = object({ kind: Type.Enum(['sealer', 'wash', 'paint']), colour: Type.Optional(colour()) });
 export type Brushed = Static<typeof Brushed>;
 
+/** What is done to a board by hand before a coat, where something went wrong below it: in words, hours of hands, and of waiting after it. */
+export const Repair = object({ does: Type.String({ minLength: 1, maxLength: 400 }), hands: from0(24), wait: from0(240) });
+export type Repair = Static<typeof Repair>;
+
 /**
  * What every coat has. `name` is the artist's own; `samePour` joins it to the one below, if there is one; `ownBatch` begins a new mixing of its resin all the same.
  * Left out: `over` is the ordinary part for its kind, `edge` the board's; `inset` keeps it back from the rim, mm;
@@ -49,6 +53,7 @@ const coat = {
   inset: Type.Optional(range(limits.inset)),
   waits: Type.Optional(object({ coatId: id(), until: Until })),
   brushed: Type.Optional(Brushed),
+  repair: Type.Optional(Repair),
   lies: Type.Optional(object({ on: Type.Optional(date()) })),
 };
 /** A film follows the ground when it is spread by hand, and levels itself when it is poured. */

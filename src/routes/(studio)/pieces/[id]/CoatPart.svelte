@@ -51,6 +51,7 @@
     { kind: 'wash', label: 'a thin wash of colour' },
     { kind: 'paint', label: 'paint that covers' },
   ] as const satisfies { kind: Brushed['kind']; label: string }[];
+  const withoutRepair = ({ repair: _, ...rest }: Coat): Coat => rest as Coat;
   const brush = (kind: string, own?: string) =>
     change(`Change what is brushed on before ${c.name}`, ({ brushed: _, ...rest }) => {
       const found = brushes.find((b) => b.kind === kind);
@@ -164,6 +165,14 @@
     >
   {/if}
 </div>
+{#if coat.repair}
+  <p class="text-soft">
+    Before it: {coat.repair.does}
+    <button type="button" class="underline" onclick={() => change(`Leave out what is put right before ${c.name}`, withoutRepair)}
+      >Leave it out</button
+    >
+  </p>
+{/if}
 {#if !isJoined(plan.piece.coats, coat) || coat.brushed}
   <div class="text-soft">
     <label

@@ -7,7 +7,7 @@
   import { limits, type Method } from '#core/document';
   import type { PiecePlan } from '#core/plan';
   import { sameCups, tell } from '#core/pour';
-  import { sayBrushed, workBetween } from '#core/prepare';
+  import { sayBetween, workBetween } from '#core/prepare';
   import { whatIsBelow, type Standing } from '#core/record';
   import { steady } from '#core/air';
   import { readWithin, temperature, type Reading } from '#core/units';
@@ -195,7 +195,7 @@
         {#each below as sentence (sentence)}
           <p class="border-l-3 border-warn bg-warnground px-3 py-2 text-warn">{sentence}</p>
         {/each}
-        {#each brushed as b (b.coat.id)}<p>{sayBrushed(b.brushed, coatName(b.coat)).does}</p>{/each}
+        {#each brushed as b, i (i)}<p>{sayBetween(b, coatName(b.coat)).does}</p>{/each}
         <Field
           label="Temperature at the bench now"
           bind:text

@@ -5,7 +5,7 @@
   import { coatName, type Cup } from '#core/coat';
   import { joinsOf } from '#core/edit';
   import { clearanceOf, weightOf, type PiecePlan } from '#core/plan';
-  import { edgeAmounts, hoursOf, sayBrushed, sayWork, workAfter, workBefore, workBetween, type Work } from '#core/prepare';
+  import { edgeAmounts, hoursOf, sayBetween, sayWork, workAfter, workBefore, workBetween, type Work } from '#core/prepare';
   import { plain, writeHours } from '#core/units';
   import { planner } from '$lib/planner';
   import { shared } from '$lib/store/shared.svelte';
@@ -207,8 +207,8 @@
   <div class="mt-2 grid grid-cols-2 gap-x-5 border-t border-line pt-1">
     {@render work('Before the first pour', before)}
     {@render work('After the last', after)}
-    {#each between as b (b.coat.id)}<p class="col-span-full">
-        {sayBrushed(b.brushed, coatName(b.coat)).does} <span class="text-soft">{writeHours(hoursOf(b))}</span>
+    {#each between as b, i (i)}<p class="col-span-full">
+        {sayBetween(b, coatName(b.coat)).does} <span class="text-soft">{writeHours(hoursOf(b))}</span>
       </p>{/each}
   </div>
   {#if findings.length}
