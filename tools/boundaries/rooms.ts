@@ -53,8 +53,8 @@ export const rooms: Record<string, Room> = {
   'lib/planner': { rooms: core('plan') },
   'lib/zone': { rooms: core('air') },
   'lib/work': {
-    rooms: [...core('document geometry air tint foam plan pour calendar stock rehearse formats'), 'lib/store'],
-    packages: ['comlink', 'image-size'],
+    rooms: [...core('document geometry air tint foam plan pour calendar stock rehearse picture learn formats'), 'lib/store'],
+    packages: ['comlink', 'image-size', 'fflate', '@noble/hashes'],
     hidden: DATABASE,
   },
   'lib/devices': { rooms: core('simulate') },

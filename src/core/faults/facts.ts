@@ -192,7 +192,7 @@ function laidWhen(session: Session, pieceId: string): Pick<Facts, 'tint' | 'dres
 /** Everything a pour's record says of a piece of it; undefined where the piece cannot be planned from what the pour keeps. */
 export function factsOf(record: Record): Facts | undefined {
   const { session, pieceId, planner, airs, reading } = record;
-  const { pour, told, events } = session;
+  const { pour, events } = session;
   const { pieces, resins, colourants, method, room } = pour.planned;
   const piece = pieces.find((p) => p.id === pieceId);
   const plan = piece && planner.planIfAble(piece, { resins, colourants, method, air: steady(pour.roomC) });

@@ -2,6 +2,8 @@
 export { siliconeLater } from './additive';
 export { tapeOff, workAfter } from './after';
 export { hoursBefore, workBefore } from './before';
+export { finishedWork, type FinishStep, finishSteps } from './finish';
+export { careCard, type CareCard } from './care-card';
 export { type BetweenWork, sayBetween, workBetween } from './between';
 export { hourMarks, type HourMark } from './dial';
 export { edgeAmounts, sayWork, type WorkWords } from './words';

@@ -6,3 +6,4 @@ export { type PourSummary, putOff, summaryOf } from './summary';
 export { type Standing, standingOf } from './standing';
 export { Standings } from './standings';
 export { whatIsBelow } from './below';
+export { pourOfPhoto } from './photo-pour';

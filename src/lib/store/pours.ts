@@ -1,4 +1,4 @@
-import type { Piece, Planned, Pour, PourEvent, PouredCoats, Told, Verdict } from '#core/document';
+import type { Outcome, Piece, Planned, Pour, PourEvent, PouredCoats, Told, Verdict } from '#core/document';
 import { isRecorded, putOff, summaryOf, type Happening, type PourSummary } from '#core/record';
 import { benchClock } from './clock';
 import { db } from './db';
@@ -105,6 +105,23 @@ export function abandonPour(pourId: string, why: string): Promise<void> {
     }
   });
 }
+
+/** How a piece of a pour came out, field by field: what is given anew, what is undefined is left out. */
+export const setOutcome = (
+  pourId: string,
+  pieceId: string,
+  change: (outcome: Outcome) => { [K in keyof Outcome]: Outcome[K] | undefined },
+): Promise<void> =>
+  db.transaction('rw', pourTables, async () => {
+    const pour = await db.pours.get(pourId);
+    if (!pour) throw new GoneError('This pour is not in the log any more: another window has put another studio in its place.');
+    const all = pour.outcomes ?? [];
+    const was = all.find((o) => o.pieceId === pieceId) ?? { pieceId };
+    const now = Object.fromEntries(Object.entries(change(was)).filter(([, v]) => v !== undefined)) as Outcome;
+    const outcomes = [...all.filter((o) => o.pieceId !== pieceId), now].sort((a, b) => (a.pieceId < b.pieceId ? -1 : 1));
+    await db.pours.update(pourId, { outcomes });
+    await summarize(pourId);
+  });
 
 /** How a finished pour came out. */
 export const judge = (pourId: string, judgement: { verdict?: Verdict; note?: string }): Promise<void> =>
