@@ -36,7 +36,7 @@ export const rooms: Record<string, Room> = {
   'core/stock': { rooms: core('document craft mix air coat prepare plan pour record') },
   'core/advice': { rooms: core('units document craft geometry mix air cure tint level foam coat edit prepare plan pour calendar') },
   'core/rehearse': { rooms: core('units document craft geometry mix cure tint foam coat plan') },
-  'core/picture': { rooms: core('document geometry tint foam plan rehearse'), packages: ['ml-matrix'] },
+  'core/picture': { rooms: core('units document craft geometry tint foam coat plan rehearse'), packages: ['ml-matrix'] },
   'core/learn': { rooms: core('units document craft geometry mix air cure tint level foam coat plan pour record rehearse') },
   'core/faults': { rooms: core('units document craft mix air cure coat edit plan pour record') },
   'core/formats': {
@@ -47,14 +47,18 @@ export const rooms: Record<string, Room> = {
   'core/simulate': { rooms: core('document geometry tint') },
 
   'lib/store': {
-    rooms: core('units document craft geometry edit air plan pour record bench calendar'),
+    rooms: core('units document craft geometry edit air plan pour record bench calendar learn'),
     packages: ['dexie', 'microdiff', 'svelte'],
   },
   'lib/planner': { rooms: core('plan') },
   'lib/zone': { rooms: core('air') },
   'lib/work': {
-    rooms: [...core('document geometry air tint foam plan pour calendar stock rehearse picture learn formats'), 'lib/store'],
-    packages: ['comlink', 'image-size', 'fflate', '@noble/hashes'],
+    rooms: [
+      ...core('document geometry edit air cure tint foam plan pour record calendar stock rehearse picture learn formats simulate'),
+      'lib/store',
+      'lib/zone',
+    ],
+    packages: ['comlink', 'image-size', '@zip.js/zip.js', '@noble/hashes'],
     hidden: DATABASE,
   },
   'lib/devices': { rooms: core('simulate') },

@@ -42,14 +42,14 @@ function whites({ told, doneAt, mixedAt }: Session, pieceId: string): Beside[] {
     if (step.id.does !== 'white' || step.id.piece !== pieceId) return [];
     const at = doneAt.get(stepKey(step.id));
     const mixed = mixedAt.get(step.batch);
-    const window = told.batches[step.batch]?.white;
+    const ready = told.batches[step.batch]?.white;
     const after = at !== undefined && mixed !== undefined ? (at - mixed) / MINUTE : undefined;
     const where =
-      after === undefined || !window
+      after === undefined || !ready
         ? undefined
-        : after < window.from
+        : after < ready.from
           ? 'Before its window'
-          : isPast(after, window)
+          : isPast(after, ready)
             ? 'After its window'
             : 'In its window';
     return [
@@ -57,7 +57,7 @@ function whites({ told, doneAt, mixedAt }: Session, pieceId: string): Beside[] {
         what: 'White laid after mixing',
         planned: min(step.at - step.mixedAt),
         done: after === undefined ? 'not marked' : min(after),
-        ...(where && window && { means: `${where} of ${writeSpan(window.from, window.until)}.` }),
+        ...(where && ready && { means: `${where} of ${writeSpan(ready.from, ready.until)}.` }),
       },
     ];
   });

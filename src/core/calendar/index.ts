@@ -21,7 +21,7 @@ export {
   withoutPlan,
 } from './said';
 export { firstDates, quickly, suggestionsFor, type FirstDates, type Gives, type Suggestion } from './what-if';
-export { type About, type WorkKind } from './work';
+export { type About, didIn, type WorkKind } from './work';
 export { readNight, readSpans, writeSpans, type SpansRead } from './typed-hours';
 export { todayOf, type Closing, type OnTable, type Today } from './today';
 export { isQuiet, noticesAt, shownOf, type Notice, type Told } from './notices';

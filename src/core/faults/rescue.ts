@@ -161,13 +161,19 @@ const MOST = 12;
 /**
  * Puts a rescue into a piece's plan, above what was laid and under tops that are still to be poured. What is only done by hand goes
  * before the next coat there is.
- * @param laid coats of the pour that went wrong, as the piece has them
+ * @param laid   coats of the pour that went wrong, as the piece has them
+ * @param poured ids of all its coats that lie on it by now, where later pours lie over that one
  * @returns undefined where the piece has no room for it, or nothing is left to put it before
  */
-export function rescued(piece: Piece, seen: Fault, laid: readonly Coat[], shelf: Shelf): Rescued | undefined {
+export function rescued(
+  piece: Piece,
+  seen: Fault,
+  laid: readonly Coat[],
+  shelf: Shelf,
+  poured: ReadonlySet<string> = new Set(laid.map((c) => c.id)),
+): Rescued | undefined {
   const { coats, repair } = rescues[seen];
   if (piece.coats.length + coats.length > MOST) return undefined;
-  const poured = new Set(laid.map((c) => c.id));
   const lastLaid = piece.coats.findLastIndex((c) => poured.has(c.id) || c.lies);
   if (!coats.length) {
     const next = piece.coats.slice(lastLaid + 1).find((c) => !c.samePour) ?? piece.coats[lastLaid + 1];

@@ -2,5 +2,5 @@
 export { figureNow, withFigure, type Standing, type Taken } from './figure';
 export { ENOUGH, learnedOf, lessonsOf, worthTaking, type Lesson } from './lessons';
 export type { Looked, Observation } from './observation';
-export { observationsOf } from './observed';
+export { observationsOf, photosOf } from './observed';
 export { figureName, sayLearned, sayLesson, writeFigure } from './words';

@@ -17,8 +17,9 @@ export interface Observation {
 /** What pours are looked at with. */
 export interface Looked {
   session: Session;
-  /** Of this pour. */
+  /** Of this pour, and of its pieces later, until another wave lies on them. */
   photos: Photo[];
+  later: Photo[];
   planner: Planner;
   airs: Airs;
 }

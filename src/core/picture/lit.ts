@@ -90,7 +90,7 @@ export function levelsOf({ columns, rows, lum, part, near }: Lit): { white?: num
   const level = parting(sea) + 1;
   let whites = 0;
   for (let i = level; i < BINS; i++) whites += sea[i]!;
-  const white = whites >= FEW ? lumAt(quantileOf(sea, 0.7, level)) : undefined;
+  const white = whites >= FEW ? lumAt(quantileOf(sea, 0.85, level)) : undefined;
   const tints = Array.from({ length: counts.length }, (_, p) => {
     const own = counts[p];
     if (!own || own.reduce((a, b) => a + b, 0) < FEW) return undefined;

@@ -34,7 +34,7 @@ export function sureOf({
     perCm2: (cells?.perCm2 ?? 0) * (0.08 + 0.8 * soft + 2 * noise),
     cell: 0.1 + 0.6 * soft,
     reach: 1 + 2 * soft + 0.04 * (toSea?.most ?? 0),
-    lightness: 0.015 + 0.03 * uneven,
+    lightness: 0.025 + 0.03 * uneven,
     turned: 0.6,
   };
 }

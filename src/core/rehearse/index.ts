@@ -5,7 +5,7 @@ export { SCORCHED, WorkedBoard, type Piece, type Reading } from './board';
 export { actsDrawn, drawnPath } from './drawn';
 export { DRILL, drillsOf, type Drill, type DrillName, type Scored } from './drills';
 export { actsOf, passesOf, tooMuchToKeep, withoutRehearsed, withRehearsed } from './kept';
-export { likenessKey, likenessOf, seenAt, setupOf, type Likeness } from './likeness';
+export { likenessKey, likenessOf, playedOf, seenAt, setupOf, type Likeness } from './likeness';
 export {
   LUCKS,
   LUCKS_ALONG,

@@ -1,6 +1,6 @@
 /** Small stand-ins for outside devices, which ship with the app: a scale, moved by a time that is passed in, and a camera over a card. */
 export { advance, type HandMove, laidOn, moved, newScale, poured, type ScaleReading, shows, type SimulatedScale, tared } from './scale';
-export { type Optics } from './camera';
+export { type Optics, shoot } from './camera';
 export {
   drawLacing,
   knownShots,

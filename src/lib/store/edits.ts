@@ -190,6 +190,25 @@ export function editRows(scope: Scope, label: string, rows: Row[], mark?: string
   });
 }
 
+/** One thing of any table, by its id, or a habit by its name, and what an edit makes of it as it is by then. */
+export interface Target {
+  table: keyof Edited;
+  id: string;
+  change: (before: object | null) => object | null;
+}
+
+/** Changes things of several tables and habits at once, all or none, remembered as one for undo. */
+export function editAll(scope: Scope, label: string, targets: readonly Target[]): Promise<void> {
+  return inOne(async () => {
+    const steps: Step[] = [];
+    for (const { table, id, change } of targets) {
+      const before = (await rowOf(table, id)) ?? null;
+      steps.push({ table, id, before, after: change(before) });
+    }
+    await edit(scope, label, steps);
+  });
+}
+
 /** Fields anew; one that is to be left out is given as undefined. */
 type Fields<T> = { [K in keyof T]?: T[K] | undefined };
 

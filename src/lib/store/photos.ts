@@ -61,3 +61,16 @@ export function tidyImages(): Promise<void> {
         .delete();
   });
 }
+
+/** Pictures as they go into an archive, one by one: thumbnails are made again from them. */
+export async function* imagesToPack(): AsyncGenerator<{ photoId: string; size: 'kept' | 'original'; blob: Blob }> {
+  for (const id of (await db.photos.toCollection().primaryKeys()) as string[])
+    for (const size of ['kept', 'original'] as const) {
+      const blob = await imageOf(id, size);
+      if (blob) yield { photoId: id, size, blob };
+    }
+}
+export const packedCount = (): Promise<number> => db.images.filter((i) => i.size !== 'thumb').count();
+
+/** Stores pictures that came out of an archive. */
+export const putImages = async (images: StoredImage[]): Promise<void> => void (await db.images.bulkPut(images));

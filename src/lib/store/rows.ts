@@ -114,6 +114,8 @@ export interface Kept extends Habits {
   tables: Record<string, TableState>;
   /** What was told on this device; no part of the studio. */
   notices: Told;
+  /** When a backup was last made on this device. */
+  backup: { at: number };
   /** How drills went on this device, by the name of each. */
   drills: Record<string, { best: number; last: number; times: number }>;
 }

@@ -1,9 +1,13 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
 import { expose } from 'comlink';
+import { steady } from '#core/air';
 import type { Point } from '#core/document';
-import { readPicture, type PictureRead, type Template } from '#core/picture';
+import { boardSeen, readPicture, type PictureRead, type Template } from '#core/picture';
+import { planPiece } from '#core/plan';
+import { shoot } from '#core/simulate';
 import { cutOff, drawn, sized } from './picture-file';
+import type { LikenessAsked } from './likeness.worker';
 import type { Progress } from './task';
 
 /** A photograph as it is kept: scaled down, with a thumbnail, and what is written of it. */
@@ -20,6 +24,9 @@ export type Developing = ({ ok: true } & Developed) | { ok: false; says: string 
 
 /** A board that was read, and as it lies straightened. */
 export type BoardRead = { ok: true; reading: Extract<PictureRead, { ok: true }>['reading']; straight: Blob } | { ok: false; says: string };
+
+/** A picture of a piece by a made-up camera: so many px along its longer side, the board so much of it, a little from the side. */
+const [DRAWN, MARGIN, SLANT] = [1600, 0.07, 0.025];
 
 /** Most that is kept of a picture, px², and the longest side of its thumbnail, px. */
 const [MOST, THUMB] = [12e6, 320];
@@ -44,6 +51,36 @@ const work = {
     context.drawImage(canvas, 0, 0, small.width, small.height);
     const sum = bytesToHex(sha256(new Uint8Array(await kept.arrayBuffer())));
     return { ok: true, width, height, bytes: kept.size, sum, kept, thumb: await jpeg(small, 0.8) };
+  },
+  /** A made-up photograph of a piece as its plan and its rehearsal see it, to try the reading on. */
+  async draw({ piece, coatId, resins, colourants, method, roomC }: Omit<LikenessAsked, 'key'>): Promise<Blob> {
+    const plan = planPiece(piece, { resins, colourants, method, air: steady(roomC) });
+    const wave = piece.coats.find((c) => c.id === coatId);
+    const { width: w, height: h } = plan.bounds;
+    const scale = (DRAWN * (1 - 2 * MARGIN)) / Math.max(w, h);
+    const [width, height] = [w, h].map((side) => Math.round((side * scale) / (1 - 2 * MARGIN))) as [number, number];
+    const [left, top, lean] = [MARGIN * width, MARGIN * height, plan.piece.shape.kind === 'round' ? 0 : SLANT * Math.min(width, height)];
+    const corners = [
+      { x: left + lean, y: top },
+      { x: width - left - lean, y: top + lean / 2 },
+      { x: width - left, y: height - top },
+      { x: left, y: height - top - lean / 2 },
+    ];
+    const flat = {
+      width: w,
+      height: h,
+      corners: [
+        { x: 0, y: 0 },
+        { x: w, y: 0 },
+        { x: w, y: h },
+        { x: 0, y: h },
+      ],
+    };
+    const optics = { width, height, corners, light: [0.82, 0.8, 0.76], across: 0.08, down: -0.05, noise: 1.5, blur: 0, seed: 7 } as const;
+    const { data } = shoot({ ...optics, light: [...optics.light] }, flat, boardSeen(plan, wave?.kind === 'wave' ? wave : undefined), 2);
+    const canvas = new OffscreenCanvas(width, height);
+    canvas.getContext('2d')!.putImageData(new ImageData(new Uint8ClampedArray(data), width, height), 0, 0);
+    return jpeg(canvas, 0.92);
   },
   /** Reads a board in a picture. @param marks shares of its width and height */
   async read(file: Blob, marks: Point[], template: Template, told: Progress): Promise<BoardRead> {

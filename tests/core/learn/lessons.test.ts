@@ -41,7 +41,7 @@ function densityOf(): number {
 }
 
 function observed(pour: Pour) {
-  return observationsOf({ session: readSession(pour), photos: [], planner, airs });
+  return observationsOf({ session: readSession(pour), photos: [], later: [], planner, airs });
 }
 
 /** A pour as a studio with such rates would pour it. */

@@ -50,6 +50,8 @@ export const Photo = object({
   board: Type.Optional(Type.Integer({ minimum: limits.count.min, maximum: limits.count.max })),
   pourId: Type.Optional(id()),
   stage: Type.Optional(PhotoStage),
+  /** It was made up by a rehearsal, to try things on: nothing is learned from it. */
+  drawn: Type.Optional(Type.Boolean()),
   marks: Type.Optional(Type.Array(object({ x: range({ min: 0, max: 1 }), y: range({ min: 0, max: 1 }) }), { minItems: 3, maxItems: 4 })),
   reading: Type.Optional(PhotoReading),
 });

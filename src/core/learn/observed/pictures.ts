@@ -28,7 +28,7 @@ export function whiteOfFoam(looked: Looked): Seen[] {
   return plansOf(looked).flatMap((plan): Seen[] => {
     const { piece, site } = plan;
     const wave = piece.coats.find((c): c is WaveCoat => c.kind === 'wave' && laidIn(looked, plan).has(c.id));
-    const reading = wave && lastRead(looked.photos, piece.id, FOAM)?.reading;
+    const reading = wave && (lastRead(looked.photos, piece.id, FOAM) ?? lastRead(looked.later, piece.id, FOAM))?.reading;
     if (!wave || !reading?.toSea || !reading.up) return [];
     const cup = told.cups.find((c) => c.id.role === 'white' && c.id.piece === piece.id && c.id.coat === wave.id);
     if (!cup) return [];

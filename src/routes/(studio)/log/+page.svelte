@@ -1,6 +1,7 @@
 <script lang="ts">
   import { shared } from '$lib/store/shared.svelte';
   import { clockTime, weekday, dayMonth } from '$lib/ui/clock.svelte';
+  import LogHead from './LogHead.svelte';
 
   const lines = $derived(shared.summaries && [...shared.summaries].sort((a, b) => b.started - a.started));
 </script>
@@ -8,7 +9,7 @@
 <svelte:head><title>Log · Nerite</title></svelte:head>
 
 <main class="flex flex-col gap-3 p-4">
-  <h1 class="text-[28px]">Log</h1>
+  <LogHead />
   {#if lines?.length}
     <ul class="sheet divide-y divide-rule">
       {#each lines as { id, pieces, started, coats, done, abandoned, verdict, note } (id)}

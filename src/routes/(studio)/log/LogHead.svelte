@@ -2,6 +2,7 @@
   import { page } from '$app/state';
   import type { Snippet } from 'svelte';
   import { LOG } from '$lib/store/edits';
+  import BackupDue from '$lib/ui/BackupDue.svelte';
   import UndoRedo from '$lib/ui/UndoRedo.svelte';
 
   /** The head of every screen of the log: what it is, the others, undo, and what is its own. */
@@ -31,3 +32,4 @@
     <UndoRedo scope={LOG} />
   </div>
 </div>
+<BackupDue />

@@ -14,6 +14,7 @@
   import Sheet from '$lib/ui/Sheet.svelte';
   import Preparation from './Preparation.svelte';
   import PutAside from './PutAside.svelte';
+  import Backup from './Backup.svelte';
   import StudioFile from './StudioFile.svelte';
   import Bench from './Bench.svelte';
   import Rehearsals from './Rehearsals.svelte';
@@ -113,6 +114,7 @@
       <Sheet title="Notices" aside="on this device"><div class="p-4"><Telling /></div></Sheet>
       <Sheet title="Without its server" aside="on this device"><div class="p-4"><Installed /></div></Sheet>
       <!-- the way out of whatever is damaged stands here before anything else is read -->
+      <Backup />
       <StudioFile />
       {#if shared.aside?.length}<PutAside aside={shared.aside} />{/if}
       {#if method}<Preparation {method} />{/if}

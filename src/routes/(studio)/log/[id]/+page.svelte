@@ -77,7 +77,13 @@
           session.pour.roomC,
         )} in {session.pour.planned.room.name}
       </p>
-      <a class="ml-auto underline" href="/log">All pours</a>
+      <span class="ml-auto flex flex-wrap gap-x-4"
+        >{#each session.pour.planned.pieces.filter((p) => session!.pour.of.some((o) => o.pieceId === p.id)) as p (p.id)}<a
+            class="underline"
+            href="/log/piece/{p.id}">The story of {p.name}</a
+          >{/each}<a class="underline" href="/log/wrong/{session.pour.id}">What went wrong</a><a class="underline" href="/log">All pours</a
+        ></span
+      >
     </div>
     <div class="grid min-h-0 gap-3 lg:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
       <Sheet title="Planned beside done" aside="minutes after A and B met">

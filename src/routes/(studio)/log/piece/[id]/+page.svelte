@@ -53,7 +53,7 @@
           </div>
         </Sheet>
         <Sheet title="Photos" aside={story.photos.length ? `${story.photos.length}` : ''}>
-          <Photos pieceId={story.id} photos={story.photos} />
+          <Photos pieceId={story.id} photos={story.photos} plan={plan || undefined} />
         </Sheet>
         <Sheet title={view === 'finish' ? 'Finishing and sale' : 'How it came out'}>
           {#snippet heading()}
@@ -94,7 +94,7 @@
       <div class="sheet p-8">
         <h2 class="text-[22px]">Nothing of it was poured yet</h2>
         <p class="mt-2 text-soft">Its story begins with its first pour; photos of the bare board can be added now.</p>
-        <div class="mt-4 max-w-xl"><Photos pieceId={story.id} photos={story.photos} /></div>
+        <div class="mt-4 max-w-xl"><Photos pieceId={story.id} photos={story.photos} plan={plan || undefined} /></div>
       </div>
     {/if}
   {:else if story.sessions && shared.pieces}

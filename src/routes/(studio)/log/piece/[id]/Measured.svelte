@@ -75,7 +75,7 @@
         aria-describedby="found-problem"
       /></label
     >
-    <button class="button">Keep it</button>
+    <button type="submit" class="button">Keep it</button>
   </div>
   <p id="found-problem" class="text-[13px] {problem ? 'text-buoy' : 'text-soft'}" role={problem ? 'alert' : undefined}>
     {problem || kind.says}
