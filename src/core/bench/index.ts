@@ -8,6 +8,8 @@ export { heatPlan, type HeatPlan, strokeAt, type TimedStroke } from './heat';
 export { readyItems, type ReadyItem } from './ready';
 export { type Changed, type Replan, replanOf, type Saying, type Way } from './replan';
 export { retimed } from './retime';
+export { reallyDone, type ReallyDone } from './really';
+export { differing, type PourFigure, pourFigures } from './pour-figures';
 export { besideDone, type Beside } from './beside';
 export { storyOf } from './story';
 export { lyingColours, type Where, whereOf } from './where';

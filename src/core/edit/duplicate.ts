@@ -12,11 +12,12 @@ function nameFor(name: string, taken: readonly string[]): string {
 
 /**
  * A piece made once more: the same board, sea and coats under ids of their own. When it is poured, by when it is due, what it
- * hangs beside, how level it stood and what lay on it already are the first one's and do not come along.
+ * hangs beside, how level it stood, what it weighs, to whom it went, what was put right on it and what lay on it already are the first
+ * one's and do not come along.
  * @param names of all pieces @param ids of all pieces, and of those that pours remember
  */
 export function duplicated(piece: Piece, names: readonly string[], ids: readonly string[]): Piece {
-  const { pourAt: _, dueOn: __, beside: ___, stands: ____, ...made } = piece;
+  const { pourAt: _, dueOn: __, beside: ___, stands: ____, sold: _____, weighs: ______, again: _______, ...made } = piece;
   const name = nameFor(piece.name, names);
   const id = pieceIdFor(name, ids);
   const own = new Map(piece.coats.map((coat, i) => [coat.id, `${id.slice(0, 48)}-${coat.kind}-${i + 1}`]));
@@ -24,7 +25,7 @@ export function duplicated(piece: Piece, names: readonly string[], ids: readonly
     ...made,
     id,
     name,
-    coats: piece.coats.map(({ lies: _lies, ...coat }) => ({
+    coats: piece.coats.map(({ lies: _lies, repair: _repair, ...coat }) => ({
       ...coat,
       id: own.get(coat.id)!,
       ...(coat.waits && { waits: { ...coat.waits, coatId: own.get(coat.waits.coatId) ?? coat.waits.coatId } }),

@@ -20,6 +20,7 @@ export {
 } from './coats';
 export { withLineMoved, withoutPoint, withPoint, withPointAdded } from './curves';
 export { withDressing, withDressingChanged, withoutDressing } from './dressings';
+export { type Again, madeAgain } from './again';
 export { duplicated } from './duplicate';
 export { freeId, pieceIdFor } from './ids';
 export { type BoardAnswers, startingBoard, startingCoat, startingPiece } from './new-piece';

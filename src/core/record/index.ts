@@ -6,4 +6,5 @@ export { type PourSummary, putOff, summaryOf } from './summary';
 export { type Standing, standingOf } from './standing';
 export { Standings } from './standings';
 export { whatIsBelow } from './below';
+export { type Findable, findable, found, type Sought } from './find';
 export { pourOfPhoto } from './photo-pour';

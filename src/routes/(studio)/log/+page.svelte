@@ -1,15 +1,27 @@
 <script lang="ts">
+  import { findable, found, type Sought } from '#core/record';
   import { shared } from '$lib/store/shared.svelte';
   import { clockTime, weekday, dayMonth } from '$lib/ui/clock.svelte';
+  import Find from './Find.svelte';
   import LogHead from './LogHead.svelte';
 
-  const lines = $derived(shared.summaries && [...shared.summaries].sort((a, b) => b.started - a.started));
+  let sought = $state.raw<Sought>({});
+  const asks = $derived(Object.keys(sought).length > 0);
+  /** The words of every pour, gathered when something is looked for and kept for as long as no pour changes. */
+  const index = $derived(asks ? shared.pours?.map(findable) : undefined);
+  const hits = $derived(index && new Set(found(index, sought).map((f) => f.id)));
+  const lines = $derived(
+    shared.summaries &&
+      (!asks || hits) &&
+      [...shared.summaries].filter((s) => !hits || hits.has(s.id)).sort((a, b) => b.started - a.started),
+  );
 </script>
 
 <svelte:head><title>Log · Nerite</title></svelte:head>
 
 <main class="flex flex-col gap-3 p-4">
   <LogHead />
+  {#if shared.summaries?.length}<Find bind:sought />{/if}
   {#if lines?.length}
     <ul class="sheet divide-y divide-rule">
       {#each lines as { id, pieces, started, coats, done, abandoned, verdict, note } (id)}
@@ -33,6 +45,8 @@
         </li>
       {/each}
     </ul>
+  {:else if lines && asks}
+    <p class="sheet p-6 text-soft">No pour has all of that. Try fewer words, or fewer questions.</p>
   {:else if lines}
     <div class="sheet p-8">
       <h2 class="text-[22px]">Nothing poured yet</h2>

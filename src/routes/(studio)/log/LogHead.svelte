@@ -11,6 +11,7 @@
     { href: '/log', name: 'Pours' },
     { href: '/log/pieces', name: 'Pieces' },
     { href: '/log/photos', name: 'Photos' },
+    { href: '/log/compare', name: 'Compare' },
     { href: '/log/learn', name: 'What it teaches' },
   ];
 </script>

@@ -39,6 +39,7 @@
 <main class="flex flex-col gap-3 p-4 lg:h-full">
   {#if piece && story.sessions}
     <LogHead title={piece.name}>
+      {#if session}<a class="button button-quiet" href="/log/again/{session.pour.id}?piece={piece.id}">Make it again</a>{/if}
       <a class="button button-quiet" href="/log/piece/{piece.id}/print">Print its story</a>
       {#if !story.isGone}<a class="button button-quiet" href="/pieces/{piece.id}">To its chart</a>{/if}
     </LogHead>
