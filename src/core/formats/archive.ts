@@ -32,11 +32,12 @@ const stays = (path: string): boolean =>
   !path.includes('\0') &&
   !path.split('/').some((part) => part === '..' || part === '.');
 
+/** Said of an archive with a path that climbs out of it, as no tool writes by accident. */
+export const CLIMBS = 'It has a file that would lie outside of it. A backup made here has none, so this one was changed; nothing was read.';
+
 /** Why an archive is not unpacked, in a sentence; nothing where it may be. */
 export function archiveProblem(files: readonly Packed[]): string | undefined {
-  const climbs = files.find((f) => !stays(f.path));
-  if (climbs)
-    return `It has a file that would lie outside of it (“${climbs.path.slice(0, 60)}”). A backup made here has none; nothing was read.`;
+  if (files.some((f) => !stays(f.path))) return CLIMBS;
   if (!files.some((f) => f.path === STUDIO_FILE))
     return `There is no ${STUDIO_FILE} in it. A backup is one zip file with that at its top; this is something else.`;
   const unpacked = files.reduce((sum, f) => sum + f.unpacked, 0);

@@ -11,4 +11,4 @@ export { writePalette } from './palette-svg';
 export { type AirFile, type AirReadingFile, readAirCsv, writeAirCsv } from './air-csv';
 export { readBusy, type BusyReading, type BusyTime } from './ical-read';
 export { writeCalendar } from './ical-write';
-export { archiveProblem, originalPath, type Packed, photoPath, readSums, STUDIO_FILE, SUMS_FILE, writeSums } from './archive';
+export { archiveProblem, CLIMBS, originalPath, type Packed, photoPath, readSums, STUDIO_FILE, SUMS_FILE, writeSums } from './archive';

@@ -25,8 +25,8 @@ export async function readSafety(now: number): Promise<Safety> {
   const photos = await db.photos.toArray();
   const since = Math.min(...pours.map((s) => s.started), ...photos.map((p) => Date.parse(p.takenAt)));
   const worth = since < Infinity;
-  const { quota, usage } = (await navigator.storage?.estimate?.()) ?? {};
-  const durable = await navigator.storage?.persisted?.();
+  const { quota, usage } = (await globalThis.navigator?.storage?.estimate?.()) ?? {};
+  const durable = await globalThis.navigator?.storage?.persisted?.();
   return {
     ...(last !== undefined && { last }),
     worth,

@@ -1,8 +1,18 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
-import { BlobReader, BlobWriter, configure, TextReader, TextWriter, ZipReader, ZipWriter, type Entry } from '@zip.js/zip.js';
+import {
+  BlobReader,
+  BlobWriter,
+  configure,
+  ERR_UNSAFE_FILENAME,
+  TextReader,
+  TextWriter,
+  ZipReader,
+  ZipWriter,
+  type Entry,
+} from '@zip.js/zip.js';
 import { openStudio, writeProblem, writeStudio, type Studio } from '#core/document';
-import { archiveProblem, originalPath, photoPath, readSums, STUDIO_FILE, SUMS_FILE, writeSums } from '#core/formats';
+import { archiveProblem, CLIMBS, originalPath, photoPath, readSums, STUDIO_FILE, SUMS_FILE, writeSums } from '#core/formats';
 import type { Progress } from './task';
 
 // it runs in a worker already
@@ -67,7 +77,8 @@ export async function unpack(file: Blob, name: string, told: Progress): Promise<
   let entries: FileEntry[];
   try {
     entries = (await zip.getEntries()).filter((e): e is FileEntry => !e.directory);
-  } catch {
+  } catch (error) {
+    if (error instanceof Error && error.message === ERR_UNSAFE_FILENAME) return no(CLIMBS);
     return no('It is cut short, or no zip file: its end is missing. Copy it again from where it was kept.');
   }
   const problem = archiveProblem(entries.map((e) => ({ path: e.filename, packed: e.compressedSize, unpacked: e.uncompressedSize })));

@@ -27,7 +27,10 @@
     });
     return () => {
       gone = true;
-      if (own) URL.revokeObjectURL(own);
+      // what was let go of must not be shown again, not for a moment
+      href = undefined;
+      const old = own;
+      if (old) setTimeout(() => URL.revokeObjectURL(old), 5000);
     };
   });
 </script>

@@ -17,6 +17,7 @@
   import Backup from './Backup.svelte';
   import StudioFile from './StudioFile.svelte';
   import Bench from './Bench.svelte';
+  import { learnedHint } from '$lib/ui/learned';
   import Rehearsals from './Rehearsals.svelte';
   import Appearance from './Appearance.svelte';
   import Installed from './Installed.svelte';
@@ -147,7 +148,7 @@
               read={readSpare}
               value={method.spare}
               commit={(spare) => attempt(() => changeMethod({ spare }))}
-              hint="Added to every coat. 5 % until your own log says otherwise."
+              hint={learnedHint('spare', method.spare, 'Added to every coat. 5 % until your own log says otherwise.')}
             />
             <LiveField
               label="Drips off an open rim"
@@ -155,7 +156,7 @@
               read={readDrip}
               value={method.dripPerM}
               commit={(dripPerM) => attempt(() => changeMethod({ dripPerM }))}
-              hint="Only where the sea runs over the edge."
+              hint={learnedHint('drip rate', method.dripPerM, 'Only where the sea runs over the edge.')}
             />
             <LiveField
               label="Held back of every tint"
@@ -173,7 +174,11 @@
                 read={h.read}
                 value={method[h.key] ?? h.none}
                 commit={(v) => attempt(() => changeMethod({ [h.key]: v }))}
-                hint={h.hint}
+                hint={h.key === 'whiteFactor'
+                  ? learnedHint('white lost', method.whiteFactor ?? h.none, h.hint)
+                  : h.key === 'layMlPerMin'
+                    ? learnedHint('laying rate', method.layMlPerMin ?? h.none, h.hint)
+                    : h.hint}
               />
             {/each}
             <SchoolField

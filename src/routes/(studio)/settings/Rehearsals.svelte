@@ -4,6 +4,7 @@
   import { plain, type Reading } from '#core/units';
   import { changeMethod } from '$lib/store/edits';
   import { attempt } from '$lib/ui/attempt';
+  import { learnedHint } from '$lib/ui/learned';
   import LiveField from '$lib/ui/LiveField.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
 
@@ -11,10 +12,22 @@
   let { method }: { method: Method } = $props();
 
   const fields = [
-    { key: 'drag', label: 'Air moves white', hint: 'First, till the reach is that of your boards.', range: limits.foamDrag },
-    { key: 'born', label: 'Cells come', hint: 'Then, till there are as many.', range: limits.foamBorn },
-    { key: 'grow', label: 'They grow', hint: 'Then, till they are as large.', range: limits.foamGrow },
-    { key: 'wall', label: 'Walls between them', hint: 'Last, till as much of the foam is open.', range: limits.foamWall },
+    {
+      key: 'drag',
+      figure: 'foam drag',
+      label: 'Air moves white',
+      hint: 'First, till the reach is that of your boards.',
+      range: limits.foamDrag,
+    },
+    { key: 'born', figure: 'foam born', label: 'Cells come', hint: 'Then, till there are as many.', range: limits.foamBorn },
+    { key: 'grow', figure: 'foam growth', label: 'They grow', hint: 'Then, till they are as large.', range: limits.foamGrow },
+    {
+      key: 'wall',
+      figure: 'foam wall',
+      label: 'Walls between them',
+      hint: 'Last, till as much of the foam is open.',
+      range: limits.foamWall,
+    },
   ] as const;
   const of = (key: keyof FoamHabits): number => method.foam?.[key] ?? tuned[key];
   const share = (key: keyof FoamHabits): string => `${plain((100 * of(key)) / tuned[key], 0)} %`;
@@ -41,7 +54,7 @@
         read={(text) => readShare(field, text)}
         value={of(field.key)}
         commit={(value) => set({ ...method.foam, [field.key]: value })}
-        hint={field.hint}
+        hint={learnedHint(field.figure, of(field.key), field.hint)}
       />
     {/each}
     <p class="text-[13px] text-soft sm:col-span-2">

@@ -8,6 +8,7 @@
   import { SHELF } from '$lib/store/edits';
   import { shared } from '$lib/store/shared.svelte';
   import { Painted } from '$lib/ui/painted.svelte';
+  import FromPours from '$lib/ui/FromPours.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import Tabs from '$lib/ui/Tabs.svelte';
   import UndoRedo from '$lib/ui/UndoRedo.svelte';
@@ -63,8 +64,8 @@
       {#if view === 'containers'}<Containers {shelf} {coming} {means} />
       {:else if view === 'buy'}<Buying {shelf} {coming} {means} />
       {:else if view === 'used'}<Usage pours={shared.pours ?? []} {shelf} {means} />
-      {:else if view === 'resins'}<Resins {means} />
-      {:else if view === 'colourants'}<Colourants {means} />
+      {:else if view === 'resins'}<Resins {means} /><FromPours of={means.resins} />
+      {:else if view === 'colourants'}<Colourants {means} /><FromPours of={means.colourants} />
       {:else}<Vessels vessels={vesselsOf({ vessels: shared.vessels })} />{/if}
     </Sheet>
   {:else}

@@ -27,19 +27,23 @@
   /** A photograph of a board: marked, straightened and measured, beside the plan it was poured from. */
   const id = $derived(page.params['id']!);
   const photo = $derived(shared.photos?.find((p) => p.id === id));
+  const pourId = $derived(photo?.pourId);
   const live = $derived.by(() => {
-    const [own, pourId] = [id, photo?.pourId];
-    return new Live(async () => ({ blob: await imageOf(own, 'kept'), pour: pourId ? await readPour(pourId) : undefined }));
+    const own = id;
+    const of = pourId;
+    return new Live(async () => ({ blob: await imageOf(own, 'kept'), pour: of ? await readPour(of) : undefined }));
   });
   const found = $derived(live.current);
   const pour = $derived(found?.pour);
+  /** What is still drawn is not taken away under it. */
+  const letGo = (url: string) => setTimeout(() => URL.revokeObjectURL(url), 5000);
   let href = $state<string>();
   $effect(() => {
     const blob = found?.blob;
     if (!blob) return;
     const own = URL.createObjectURL(blob);
     href = own;
-    return () => URL.revokeObjectURL(own);
+    return () => letGo(own);
   });
 
   /** As its pour planned it; as it is now where it was not poured yet. */
@@ -60,11 +64,15 @@
   const wave = $derived(plan?.piece.coats.slice(0, coats).findLast((c): c is WaveCoat => c.kind === 'wave'));
 
   const round = $derived(plan?.piece.shape.kind === 'round');
+  /** What has no corners of its own is marked by those of the box it fits in. */
+  const square = $derived(plan?.piece.shape.kind === 'rectangle' || plan?.piece.shape.kind === 'plank');
   const wanted = $derived(round ? 3 : 4);
   const names = $derived(
     round
       ? ['the rim where the top of the drawing is', 'another place of the rim', 'a third place of the rim']
-      : ['upper left of the drawing', 'upper right', 'lower right', 'lower left'],
+      : square
+        ? ['upper left of the drawing', 'upper right', 'lower right', 'lower left']
+        : ['upper left of the box it just fits in', 'upper right of that box', 'lower right', 'lower left'],
   );
   /** While they are moved; what is stored else. */
   let moved = $state.raw<Point[]>();
@@ -119,7 +127,7 @@
     reading = undefined;
     if (!read) return;
     if (!read.ok) return void (says = read.says);
-    if (straight) URL.revokeObjectURL(straight);
+    if (straight) letGo(straight);
     straight = URL.createObjectURL(read.straight);
     await attempt(() => changePhotos([photo], 'Measure a photo', { reading: { ...read.reading, at: new Date().toISOString() } }));
   }
