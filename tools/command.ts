@@ -3,7 +3,7 @@ import { parseArgs } from 'node:util';
 import { Zone } from '#core/air';
 import { openStudio, writeProblem } from '#core/document';
 import { drawingProblem, Planner } from '#core/plan';
-import { calendarReport, pieceReport, plannedOf, shelfReport, slopesReport } from '#core/report';
+import { calendarReport, logReport, pieceReport, plannedOf, shelfReport, slopesReport } from '#core/report';
 
 /** Why there is nothing to print, in a sentence for who typed the command. */
 export class Refusal extends Error {}
@@ -68,6 +68,7 @@ export function planned(args: string[], read: (path: string) => string): string 
       calendar: calendarReport(asked.planned),
       shelf: shelfReport(studio, asked),
       slopes: slopesReport(studio),
+      log: logReport(studio, asked),
     },
     null,
     2,

@@ -38,9 +38,7 @@ for (const [path, name] of [
   ['/mix?with=kelp-cove-1:0,kelp-cove-2:0,kelp-cove-3:0', 'mix'],
   ['/tints', 'tints'],
   ['/shelf', 'shelf'],
-  ['/pieces/kelp-cove-1/quote', 'quote'],
   ['/settings', 'settings'],
-  ['/log/pour-3', 'log'],
   ['/pieces/kelp-cove-1/clock', 'clock'],
   ['/room', 'room'],
 ] as const) {
@@ -63,12 +61,6 @@ await page.waitForTimeout(24_000);
 await page.getByRole('button', { name: 'Freeze' }).click();
 await page.getByRole('button', { name: 'Make one pass' }).and(page.locator(':enabled')).waitFor();
 await picture('rehearse');
-await page.getByRole('tab', { name: 'Side by side' }).click();
-await page
-  .getByText(/^(Beside “too early” it|Much as “too early”)/)
-  .nth(2)
-  .waitFor({ timeout: 180_000 });
-await picture('beside');
 
 /** A board whose bubble touches a line: what its film does by morning, and which foot to shim. */
 await page.goto(`${base}/pieces/kelp-cove-1/level`);
@@ -77,7 +69,7 @@ await page.getByText(/Put .* below the upper right foot/).waitFor();
 await picture('level');
 await page.getByRole('button', { name: 'Undo' }).click();
 
-/** A pour of two panels by turns: at a cup, and at the heat pass. */
+/** A pour of two panels by turns: at a cup. */
 await page.goto(`${base}/pieces/kelp-cove-2?start&with=kelp-cove-3`);
 await page.getByRole('button', { name: /^(Start|Pour it all the same)$/ }).click();
 await page.getByRole('button', { name: /^All of it is so/ }).click();
@@ -93,11 +85,6 @@ async function to(words: RegExp, pace: string): Promise<void> {
 }
 await to(/^Lay Mid/, '01:30');
 await picture('pour');
-await to(/^Heat pass 1/, '01:30');
-await page.waitForTimeout(900);
-await page.keyboard.press('Space');
-await page.clock.runFor(42_000);
-await picture('heat');
 
 /** A weighing in which A went over: what B wants now. */
 await page.goto(`${base}/scale?with=kelp-cove-1:0&batch=0`);
@@ -111,6 +98,37 @@ await page.waitForTimeout(6000);
 await page.evaluate(() => dispatchEvent(new PointerEvent('pointerup')));
 await page.getByText('at rest').waitFor();
 await picture('scale');
+
+/** A piece's story with a made-up photo of it, the photo measured, why its white went pale, and two pours side by side. */
+await page.goto(`${base}/log/piece/jetty-rail`);
+await page.getByRole('button', { name: 'Draw one to try it on' }).click();
+await page.getByRole('link', { name: 'Measure it' }).waitFor({ timeout: 120_000 });
+await page.getByLabel('of the pour').selectOption('pour-3');
+await page.getByRole('group', { name: 'Lacing' }).getByRole('button', { name: 'poor' }).click();
+await picture('story');
+await page.getByRole('link', { name: 'Measure it' }).click();
+const drawn = page.locator('svg image');
+await drawn.waitFor();
+const { x, y, width, height } = (await drawn.boundingBox())!;
+for (const [u, v] of [
+  [0.075, 0.07],
+  [0.925, 0.083],
+  [0.93, 0.93],
+  [0.07, 0.917],
+] as const) {
+  await page.mouse.click(x + u * width, y + v * height);
+  await page.waitForTimeout(200);
+}
+await page.getByText('Foam out to sea').waitFor();
+await page.getByRole('button', { name: 'Beside its rehearsal' }).click();
+await page.getByRole('columnheader', { name: 'rehearsed' }).waitFor({ timeout: 120_000 });
+await picture('measured');
+await page.goto(`${base}/log/wrong/pour-3?piece=jetty-rail&seen=white+gone+pale+blue`);
+await page.getByText('most likely').first().waitFor();
+await picture('wrong');
+await page.goto(`${base}/log/compare?a=pour-1+skerry-coasters&b=pour-3+jetty-rail`);
+await page.getByText('White laid after mixing').waitFor();
+await picture('compare');
 
 await browser.close();
 server.close();

@@ -303,6 +303,8 @@ visit('pours are found by word and temperature, compared, followed, and one is m
   await page.getByRole('tab', { name: 'From pour to pour' }).click();
   await page.getByRole('img', { name: /from pour to pour/ }).waitFor();
   await follow(page, '/log/again/pour-3?piece=jetty-rail');
+  await page.getByText('The plan comes along as it stood, and not what was done otherwise.').waitFor();
+  await page.getByLabel('Minutes, passes and cups').selectOption('done');
   await page.getByText(/passes of heat, as were made/).waitFor();
   await page.getByLabel('width of the board').fill('1.24 m');
   await page.getByText('2 times as wide and as high').waitFor();

@@ -1,4 +1,4 @@
-/** npm run bench [core | pour | foam | size | app | calendar]: the figures of the quality bars, one JSON line each. Medians; nothing here passes or fails. */
+/** npm run bench [core | pour | foam | size | app | calendar | log]: the figures of the quality bars, one JSON line each. Medians; nothing here passes or fails. */
 const parts = {
   core: () => import('./core'),
   pour: () => import('./pour'),
@@ -6,6 +6,7 @@ const parts = {
   size: () => import('./size'),
   app: () => import('./app'),
   calendar: () => import('./calendar'),
+  log: () => import('./log'),
 };
 
 const asked = process.argv[2];

@@ -43,7 +43,7 @@ export const rooms: Record<string, Room> = {
     rooms: core('units document craft geometry mix air tint coat edit prepare plan pour calendar stock'),
     packages: ['fast-xml-parser', 'ical-generator', 'ical.js', 'papaparse', 'svgpath'],
   },
-  'core/report': { rooms: core('units document craft mix air cure tint coat edit prepare plan pour record calendar stock advice') },
+  'core/report': { rooms: core('units document craft mix air cure tint coat edit prepare plan pour record calendar stock advice learn') },
   'core/simulate': { rooms: core('document geometry tint') },
 
   'lib/store': {

@@ -15,6 +15,15 @@ export interface Beside {
 const MINUTE = 60_000;
 const min = (v: number): string => `${plain(v, 0)} min`;
 
+/** From so far off on it is another amount, and not the hand's. */
+const ANOTHER = 1.15;
+const muchMore = (times: number): string[] =>
+  times > ANOTHER
+    ? [`${plain(times, 1)} times as much as planned.`]
+    : times < 1 / ANOTHER
+      ? [`Only ${writeShare(times)} of what was planned.`]
+      : [];
+
 /** A and B of every batch as they were told and as they were weighed. */
 function amounts({ told, pour, events, mixedAt, ...rest }: Session, write: Writes): Beside[] {
   const read = weighed({ told, pour, events, mixedAt, ...rest });
@@ -27,10 +36,12 @@ function amounts({ told, pour, events, mixedAt, ...rest }: Session, write: Write
       planned: `A ${write.measure(batch.aG, batch.aMl)}, B ${write.measure(batch.bG, batch.bMl)}`,
       done: w ? `A ${write.weight(w.aG)}, B ${write.weight(w.bG)}` : mixedAt.has(i) ? 'mixed, not weighed' : 'not mixed',
       ...(w && {
-        means:
+        means: [
           Math.abs(error) >= RATIO_FLAG
             ? `The ratio was off by ${writeShare(Math.abs(error))}.`
             : `The ratio was right to ${writeShare(Math.abs(error))}.`,
+          ...muchMore((w.aG + w.bG) / (batch.aG + batch.bG)),
+        ].join(' '),
       }),
     };
   });

@@ -1,7 +1,7 @@
 import { stepKey, tintsOf, type Outcome, type PhotoReading, type Piece } from '#core/document';
 import { ratioError } from '#core/mix';
 import { extraHeat, weighed, type Session } from '#core/record';
-import { plain, writeShare, type Writes } from '#core/units';
+import { inUnit, length, plain, temperature, writeShare, type Writes } from '#core/units';
 
 /** One thing that can be said of a pour of a piece: in words, and as a number where it is one, to be followed from pour to pour. */
 export interface PourFigure {
@@ -13,6 +13,16 @@ export interface PourFigure {
 }
 
 const MINUTE = 60_000;
+
+/** A length, and a temperature, as a number in the studio's own unit. */
+const asLength = (mm: number, { units }: Writes): Pick<PourFigure, 'value' | 'unit'> => ({
+  value: inUnit(length, mm, units.length),
+  unit: units.length,
+});
+const asWarmth = (celsius: number, { units }: Writes): Pick<PourFigure, 'value' | 'unit'> => ({
+  value: inUnit(temperature, celsius, units.temperature),
+  unit: units.temperature,
+});
 
 function ofBoard({ shape, surface, edge, thickness }: Piece, write: Writes): PourFigure[] {
   const size =
@@ -45,7 +55,7 @@ function ofCoats(session: Session, piece: Piece, write: Writes): PourFigure[] {
       );
       return [
         { what: `${of}: resin`, says: resin },
-        ...('film' in coat ? [{ what: `${of}: film`, says: write.film(coat.film), value: coat.film, unit: 'mm' }] : []),
+        ...('film' in coat ? [{ what: `${of}: film`, says: write.film(coat.film), ...asLength(coat.film, write) }] : []),
         ...(tints.length ? [{ what: `${of}: tints`, says: tints.join('; ') }] : []),
         ...(coat.kind === 'wave'
           ? [
@@ -54,8 +64,7 @@ function ofCoats(session: Session, piece: Piece, write: Writes): PourFigure[] {
               {
                 what: `${of}: reach planned`,
                 says: `${write.length(coat.reachSea)} out, ${write.length(coat.reachUp)} up`,
-                value: coat.reachSea,
-                unit: 'mm',
+                ...asLength(coat.reachSea, write),
               },
               { what: `${of}: additive`, says: coat.additive ?? 'none' },
             ]
@@ -80,7 +89,7 @@ function asDone(session: Session, pieceId: string, write: Writes): PourFigure[] 
   });
   const ratio = errors.length ? Math.max(...errors) : undefined;
   return [
-    { what: 'At the bench', says: write.temperature(pour.roomC), value: pour.roomC, unit: '°C' },
+    { what: 'At the bench', says: write.temperature(pour.roomC), ...asWarmth(pour.roomC, write) },
     ...(after === undefined ? [] : [{ what: 'White laid after mixing', says: `${plain(after, 0)} min`, value: after, unit: 'min' }]),
     ...(white ? [{ what: 'Passes of heat', says: String(made), value: made, unit: '' }] : []),
     ...(ratio === undefined ? [] : [{ what: 'Ratio off by', says: writeShare(ratio), value: 100 * ratio, unit: '%' }]),
@@ -92,13 +101,13 @@ function asMeasured(reading: PhotoReading | undefined, write: Writes): PourFigur
   if (!reading) return [];
   const { white, cells, toSea, up, turned } = reading;
   return [
-    ...(toSea ? [{ what: 'Foam out to sea', says: write.length(toSea.middle), value: toSea.middle, unit: 'mm' }] : []),
-    ...(up ? [{ what: 'Foam up the beach', says: write.length(up.middle), value: up.middle, unit: 'mm' }] : []),
+    ...(toSea ? [{ what: 'Foam out to sea', says: write.length(toSea.middle), ...asLength(toSea.middle, write) }] : []),
+    ...(up ? [{ what: 'Foam up the beach', says: write.length(up.middle), ...asLength(up.middle, write) }] : []),
     { what: 'White on the board', says: writeShare(white), value: 100 * white, unit: '%' },
     ...(cells
       ? [
           { what: 'Cells a cm²', says: plain(cells.perCm2, 1), value: cells.perCm2, unit: 'a cm²' },
-          { what: 'Size of cells', says: write.fine(cells.middle), value: cells.middle, unit: 'mm' },
+          { what: 'Size of cells', says: write.fine(cells.middle), ...asLength(cells.middle, write) },
         ]
       : []),
     ...(turned === undefined ? [] : [{ what: 'Wave against its line', says: `${plain(turned, 1)}°`, value: turned, unit: '°' }]),

@@ -6,6 +6,7 @@ export { cupKey, isKnown, stepKey } from './identity';
 export { climbed } from './ladder';
 export { upgradedMethod, upgradedPour } from './ladder/from-1';
 export { limits } from './limits';
+export { lists, type List } from './lists';
 export { linesOf, mapSea, type DrawnLine } from './lines';
 export { sortOut, type Misfit, type Rows, type Sorted, type StandIns } from './misfits';
 export { openStudio, problemsOf, type Opened } from './open';

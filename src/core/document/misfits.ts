@@ -1,3 +1,4 @@
+import { lists, type List } from './lists';
 import { problemsOf } from './open';
 import { writeProblem, type Problem } from './problem';
 import { VERSION } from './version';
@@ -11,22 +12,6 @@ export interface StandIns {
   resin: Resin;
   colourant: Colourant;
 }
-
-const lists = [
-  'rooms',
-  'resins',
-  'colourants',
-  'pieces',
-  'pours',
-  'vessels',
-  'stock',
-  'slopes',
-  'air',
-  'diary',
-  'photos',
-  'learned',
-] as const;
-export type List = (typeof lists)[number];
 
 /** A studio as it was stored, before anything of it is trusted. */
 export type Rows = Record<List, unknown[]> & { settings: unknown; method: unknown };

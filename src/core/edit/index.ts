@@ -26,7 +26,7 @@ export { freeId, pieceIdFor } from './ids';
 export { type BoardAnswers, startingBoard, startingCoat, startingPiece } from './new-piece';
 export { canLayerAgain, withLayerAgain } from './layer';
 export { withLying } from './lying';
-export { merged, mergingOf, type MergedList, type Merging } from './merge';
+export { merged, mergingOf, type Merging } from './merge';
 export { movedTo } from './move';
 export { withDrawnSea, withParts, withSea, withSeaOf } from './parts';
 export { acrossRow, joinsOf, meetingNeighbours, rowOf, type Join, type Placed } from './row';

@@ -1,24 +1,8 @@
-import type { Pour, Studio } from '#core/document';
-
-const lists = [
-  'rooms',
-  'resins',
-  'colourants',
-  'pieces',
-  'pours',
-  'vessels',
-  'stock',
-  'slopes',
-  'air',
-  'diary',
-  'photos',
-  'learned',
-] as const;
-export type MergedList = (typeof lists)[number];
+import { lists, type List, type Pour, type Studio } from '#core/document';
 
 /** What bringing a studio in would do to one list: how many are new, how many differ from what is here, how many are the same. */
 export interface Merging {
-  list: MergedList;
+  list: List;
   added: string[];
   differ: string[];
   same: number;
@@ -45,7 +29,7 @@ function longer(here: Pour, incoming: Pour): Pour | undefined {
   return alike(less.events, more.events.slice(0, less.events.length)) ? more : undefined;
 }
 
-const asThings = (studio: Studio, list: MergedList): Thing[] => (studio[list] ?? []) as Thing[];
+const asThings = (studio: Studio, list: List): Thing[] => (studio[list] ?? []) as Thing[];
 
 /** What two studios have that the other has not, list by list. */
 export const mergingOf = (here: Studio, incoming: Studio): Merging[] =>
@@ -78,7 +62,7 @@ export function merged(here: Studio, incoming: Studio, prefer: 'here' | 'incomin
       const which = !mine || prefer === 'incoming' ? thing : mine;
       own.set(thing.id, record ? ({ ...which, events: record.events } as Thing) : which);
     }
-    (out as Record<MergedList, unknown>)[list] = [...own.values()];
+    (out as Record<List, unknown>)[list] = [...own.values()];
   }
   return out;
 }

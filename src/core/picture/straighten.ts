@@ -43,7 +43,7 @@ export function straighten(
   const rgb = new Float32Array(3 * columns * rows);
   const burnt = new Uint8Array(columns * rows);
   // where the picture is finer, a place is the mean of what falls into it
-  const n = Math.min(3, Math.max(1, Math.round(pxPerMm / perMm)));
+  const n = Math.min(2, Math.max(1, Math.round(pxPerMm / perMm)));
   const { data, width: wide, height: tall } = picture;
   // along a row a perspective is a ratio of two straight lines: found from three of its places
   for (let j = 0; j < rows; j++) {

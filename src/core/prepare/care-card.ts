@@ -22,7 +22,7 @@ export function careCard(piece: Piece, resins: readonly Resin[], write: Writes, 
     does: [
       'Dust it with a soft cloth; wipe it with water and a drop of washing-up liquid, and dry it.',
       'No solvents, no scouring pads, no dishwasher.',
-      'Keep it out of strong sun: resin yellows with the years, sooner in a south window.',
+      'Keep it out of strong sun: resin yellows with the years, and sooner there.',
       ...(piece.use === 'wall'
         ? [`Hang it on a fixing made for its weight${piece.weighs === undefined ? '' : `, ${write.heavy(piece.weighs * 1000)}`}.`]
         : []),

@@ -1,8 +1,8 @@
-import type { WaveCoat } from '#core/document';
+import type { Rehearsed, WaveCoat } from '#core/document';
 import type { PiecePlan } from '#core/plan';
 import type { Same } from './beside';
 import { ageAt, plannedBarrier, plannedWhite } from './scene';
-import { toolOf } from './setup';
+import { toolOf, type Setup } from './setup';
 
 /** How unevenly a hand lays a line, until it is said. */
 const HAND = 0.28;
@@ -38,4 +38,9 @@ export function begunWith(plan: PiecePlan, wave: WaveCoat): Same {
     barrier: barrier || BARRIER,
     age,
   };
+}
+
+/** What was laid in a rehearsal that was kept; its luck and its hand are those it had. */
+export function setupOf(plan: PiecePlan, wave: WaveCoat, { on: _, passes: __, ...kept }: Rehearsed): Setup {
+  return { ...begunWith(plan, wave).setup, ...kept, age: ageAt(plan, wave, kept.minute) };
 }

@@ -1,11 +1,12 @@
 /** A wave of a piece tried before it is poured: its board as a scene for the foam, worked on by hand, measured over several lucks. */
-export { begunWith } from './begun';
+export { begunWith, setupOf } from './begun';
 export { waysOf, type Question, type Same, type Way } from './beside';
 export { SCORCHED, WorkedBoard, type Piece, type Reading } from './board';
 export { actsDrawn, drawnPath } from './drawn';
 export { DRILL, drillsOf, type Drill, type DrillName, type Scored } from './drills';
 export { actsOf, passesOf, tooMuchToKeep, withoutRehearsed, withRehearsed } from './kept';
-export { likenessKey, likenessOf, playedOf, seenAt, setupOf, type Likeness } from './likeness';
+export { likenessKey, likenessOf, seenAt, type Likeness } from './likeness';
+export { playedOf } from './played';
 export {
   LUCKS,
   LUCKS_ALONG,

@@ -1,13 +1,13 @@
 import { rehearsalOf } from '#core/coat';
-import type { Rehearsed, WaveCoat } from '#core/document';
-import { coverOf, does, Eye, layDown, movesOf, type Act } from '#core/foam';
+import type { WaveCoat } from '#core/document';
+import { coverOf, does, Eye, layDown, movesOf } from '#core/foam';
 import { seedOf } from '#core/geometry';
 import { groundsUnder, THICK_WHITE, type PiecePlan } from '#core/plan';
-import { begunWith } from './begun';
-import { actsOf } from './kept';
+import { begunWith, setupOf } from './begun';
 import { RESTED } from './lucks';
-import { ageAt, filmOf, sceneOf, type Scene } from './scene';
-import { drawnOn, laidOn, pushes, type Setup } from './setup';
+import { playedOf } from './played';
+import { filmOf } from './scene';
+import { laidOn } from './setup';
 
 /** A wave's foam as its rehearsal leaves it: how much of thick white is seen at each cell of the board, 0 to 255. */
 export interface Likeness {
@@ -37,23 +37,6 @@ const VERSION = 1;
 
 /** Boards up to so long are worked out twice as finely, mm. */
 const SMALL = 180;
-/** The ordinary pass is made quickly: pushes so many mm apart, at so many mm/s. */
-const [APART, SPEED] = [14, 12];
-
-/** What was laid in a rehearsal that was kept; its luck and its hand are those it had. */
-export function setupOf(plan: PiecePlan, wave: WaveCoat, { on: _, passes: __, ...kept }: Rehearsed): Setup {
-  return { ...begunWith(plan, wave).setup, ...kept, age: ageAt(plan, wave, kept.minute) };
-}
-
-/** A wave as it was rehearsed, or with one ordinary pass where it was not: what it is played on, what is laid, and what is done. */
-export function playedOf(plan: PiecePlan, wave: WaveCoat, dx: number): { scene: Scene; setup: Setup; acts: Act[]; isRehearsed: boolean } {
-  const rehearsed = rehearsalOf(plan.piece, wave);
-  const begun = begunWith(plan, wave);
-  const { scene, setup } = drawnOn(sceneOf(plan, wave, dx), rehearsed ? setupOf(plan, wave, rehearsed) : begun.setup);
-  const acts = rehearsed ? actsOf(rehearsed.passes) : pushes(scene, { ...begun.hand, speed: SPEED }, wave.reachSea, APART);
-  return { scene, setup, acts, isRehearsed: rehearsed !== undefined };
-}
-
 /** A wave's foam on the board of its piece: as it was rehearsed, or with one ordinary pass where it was not, and rested. */
 export function likenessOf(plan: PiecePlan, wave: WaveCoat): Likeness {
   const dx = Math.max(plan.bounds.width, plan.bounds.height) <= SMALL ? 0.5 : 1;

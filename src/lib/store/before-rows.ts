@@ -1,21 +1,6 @@
-import type { Studio } from '#core/document';
+import { lists, type Studio } from '#core/document';
 import type { Before } from './rows';
 
-/** Lists of a studio, in the order of the file. */
-export const lists = [
-  'rooms',
-  'resins',
-  'colourants',
-  'pieces',
-  'pours',
-  'vessels',
-  'stock',
-  'slopes',
-  'air',
-  'diary',
-  'photos',
-  'learned',
-] as const;
 /** The list under which the settings and the method of a studio are kept. */
 export const HABITS = 'habits';
 

@@ -1,5 +1,5 @@
-import type { Studio } from '#core/document';
-import { HABITS, lists } from './before-rows';
+import { lists, type Studio } from '#core/document';
+import { HABITS } from './before-rows';
 import { db } from './db';
 
 /** The studio that stood here before it was last replaced; undefined where none did. */

@@ -129,7 +129,7 @@ const rows: Row[] = [
     cause: 'late',
     for: facts([mixed, [70, { kind: 'did', step: step('white').id }], done]),
     against: facts(asTold()),
-    says: /White went out 70 min after mixing, \d+ min past its window/,
+    says: /White went out 70 min after mixing, past its window by \d+ min/,
   },
   {
     seen: 'no cells',

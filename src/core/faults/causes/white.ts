@@ -58,7 +58,7 @@ const late: Cause = {
         true,
         white.at > white.until,
         6,
-        `White went out ${min(white.at)} after mixing, ${min(white.at - white.until)} past its window.`,
+        `White went out ${min(white.at)} after mixing, past its window by ${min(white.at - white.until)}.`,
         `White went out ${min(white.at)} after mixing, and could until ${min(white.until)}.`,
       ),
   ],

@@ -26,7 +26,7 @@
 </script>
 
 <search class="flex flex-wrap items-end gap-2">
-  <label class="grow basis-60 text-[13px] text-soft"
+  <label class="flex grow basis-60 flex-col text-[13px] text-soft"
     >find in the log<input
       type="search"
       class="input text-ink"
@@ -41,7 +41,7 @@
   {#if asked}<button type="button" class="button button-quiet" onclick={() => (sought = {})}>Show all</button>{/if}
   {#if more}
     <div class="flex w-full flex-wrap gap-2">
-      <label class="text-[13px] text-soft"
+      <label class="flex flex-col text-[13px] text-soft"
         >made with<select
           class="input w-auto! text-ink"
           value={sought.material ?? ''}
@@ -49,7 +49,7 @@
           ><option value="">anything</option>{#each materials as name (name)}<option>{name}</option>{/each}</select
         ></label
       >
-      <label class="text-[13px] text-soft"
+      <label class="flex flex-col text-[13px] text-soft"
         >verdict<select
           class="input w-auto! text-ink"
           value={sought.verdict ?? ''}
@@ -58,7 +58,7 @@
             >{/each}</select
         ></label
       >
-      <label class="text-[13px] text-soft"
+      <label class="flex flex-col text-[13px] text-soft"
         >went wrong<select
           class="input w-auto! text-ink"
           value={sought.fault ?? ''}
@@ -68,14 +68,14 @@
             >{/each}</select
         ></label
       >
-      <label class="text-[13px] text-soft"
+      <label class="flex flex-col text-[13px] text-soft"
         >no colder than<input
           class="input w-24! text-ink"
           placeholder={shared.write.temperature(18)}
           onchange={(e) => warmth('fromC', e.currentTarget.value)}
         /></label
       >
-      <label class="text-[13px] text-soft"
+      <label class="flex flex-col text-[13px] text-soft"
         >no warmer than<input
           class="input w-24! text-ink"
           placeholder={shared.write.temperature(24)}

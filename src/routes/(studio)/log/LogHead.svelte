@@ -1,9 +1,7 @@
 <script lang="ts">
   import { page } from '$app/state';
   import type { Snippet } from 'svelte';
-  import { LOG } from '$lib/store/edits';
   import BackupDue from '$lib/ui/BackupDue.svelte';
-  import UndoRedo from '$lib/ui/UndoRedo.svelte';
 
   /** The head of every screen of the log: what it is, the others, undo, and what is its own. */
   let { title = 'Log', children }: { title?: string; children?: Snippet } = $props();
@@ -30,7 +28,10 @@
   </nav>
   <div class="ml-auto flex flex-wrap items-baseline gap-2">
     {@render children?.()}
-    <UndoRedo scope={LOG} />
+    <!-- what edits is fetched beside: of other screens it is not to be part -->
+    {#await Promise.all([import('$lib/ui/UndoRedo.svelte'), import('$lib/store/edits')]) then [{ default: UndoRedo }, { LOG }]}<UndoRedo
+        scope={LOG}
+      />{/await}
   </div>
 </div>
 <BackupDue />

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onDestroy } from 'svelte';
-  import type { MergedList } from '#core/edit';
+  import type { List } from '#core/document';
   import { writeShare } from '#core/units';
   import { askDurable, keepBackup, readSafety } from '$lib/store/backup';
   import { Live } from '$lib/store/live.svelte';
@@ -67,7 +67,7 @@
       );
     }
   }
-  const names: Record<MergedList, string> = {
+  const names: Record<List, string> = {
     rooms: 'rooms',
     resins: 'resins',
     colourants: 'colourants',

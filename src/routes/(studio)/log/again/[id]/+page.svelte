@@ -1,7 +1,7 @@
 <script lang="ts">
   import { goto } from '$app/navigation';
   import { page } from '$app/state';
-  import { reallyDone } from '#core/bench';
+  import { reallyDone, type ReallyDone } from '#core/bench';
   import { coatName } from '#core/coat';
   import { rate } from '#core/cure';
   import { boxOf, limits, type Shape } from '#core/document';
@@ -15,6 +15,7 @@
   import { readPour } from '$lib/store/studio';
   import { attempt } from '$lib/ui/attempt';
   import { dayMonth } from '$lib/ui/clock.svelte';
+  import Choice from '$lib/ui/Choice.svelte';
   import Missing from '$lib/ui/Missing.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import Thumb from '$lib/ui/Thumb.svelte';
@@ -29,7 +30,11 @@
   const pieceId = $derived(page.url.searchParams.get('piece') ?? session?.pour.of[0]?.pieceId ?? '');
   const was = $derived(session?.pour.planned.pieces.find((p) => p.id === pieceId));
   const piece = $derived(shared.pieces?.find((p) => p.id === pieceId));
-  const done = $derived(session ? reallyDone(session, pieceId) : new Map<string, never>());
+  /** As it was done where that came out well, else as it was planned; either can be chosen. */
+  let chosen = $state<'done' | 'planned'>();
+  const use = $derived(chosen ?? (session?.pour.verdict === 'make it again' ? 'done' : 'planned'));
+  const written = $derived(session ? reallyDone(session, pieceId) : new Map<string, ReallyDone>());
+  const done = $derived(use === 'done' ? written : new Map<string, ReallyDone>());
   const roomC = $derived(shared.means?.air(0));
 
   let typed = $state('');
@@ -158,15 +163,26 @@
           </p>
         </div>
       </Sheet>
-      <Sheet title="With what was really done" aside={dayMonth(session.started)}>
+      <Sheet title="How it is made" aside={dayMonth(session.started)}>
         <div class="flex min-h-0 flex-col gap-3 overflow-y-auto p-4">
           {#if lesson}<p class="font-serif text-[17px] italic">{lesson}</p>{/if}
+          <Choice
+            label="Minutes, passes and cups"
+            value={use}
+            options={[
+              { value: 'done', label: 'as they were really done' },
+              { value: 'planned', label: 'as they were planned' },
+            ]}
+            onchange={(value) => (chosen = value)}
+          />
           {#if changes.length}
             <ul class="flex flex-col">
               {#each changes as c, i (i)}<li class="border-t border-rule py-1.5"><b>{c.coat}:</b> {c.says}.</li>{/each}
             </ul>
           {:else}<p class="text-soft">
-              It was poured as it was planned, as far as it was written down: the plan comes along as it stood.
+              {use === 'planned'
+                ? 'The plan comes along as it stood, and not what was done otherwise.'
+                : 'It was poured as it was planned, as far as it was written down: the plan comes along as it stood.'}
             </p>{/if}
           <p class="text-[13px] text-soft">
             All else is planned with the studio’s figures as they are now, with what was learned of them since. What was rehearsed comes

@@ -2,26 +2,25 @@
   import { page } from '$app/state';
   import { untrack } from 'svelte';
   import { steady } from '#core/air';
-  import type { Point, WaveCoat } from '#core/document';
+  import type { WaveCoat } from '#core/document';
   import { movesOf, type Figures } from '#core/foam';
-  import { templateOf } from '#core/picture';
   import { playedOf } from '#core/rehearse';
   import { planner } from '$lib/planner';
   import { Live } from '$lib/store/live.svelte';
-  import { changePhotos, imageOf } from '$lib/store/photos';
+  import { imageOf } from '$lib/store/photos';
   import { shared } from '$lib/store/shared.svelte';
   import { readPour } from '$lib/store/studio';
-  import { readBoard, type BoardRead } from '$lib/work/album';
   import { lucksOf } from '$lib/work/rehearse';
   import type { Task } from '$lib/work/task';
-  import { attempt } from '$lib/ui/attempt';
   import { dayMonth } from '$lib/ui/clock.svelte';
   import Marks from '$lib/ui/Marks.svelte';
+  import { savedAs } from '$lib/ui/saved';
   import Missing from '$lib/ui/Missing.svelte';
   import Scrolled from '$lib/ui/Scrolled.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import Tabs from '$lib/ui/Tabs.svelte';
   import LogHead from '../../LogHead.svelte';
+  import { letGo, Measuring } from './measuring.svelte';
   import Result from './Result.svelte';
 
   /** A photograph of a board: marked, straightened and measured, beside the plan it was poured from. */
@@ -31,12 +30,14 @@
   const live = $derived.by(() => {
     const own = id;
     const of = pourId;
-    return new Live(async () => ({ blob: await imageOf(own, 'kept'), pour: of ? await readPour(of) : undefined }));
+    return new Live(async () => ({
+      blob: await imageOf(own, 'kept'),
+      original: (await imageOf(own, 'original')) !== undefined,
+      pour: of ? await readPour(of) : undefined,
+    }));
   });
   const found = $derived(live.current);
   const pour = $derived(found?.pour);
-  /** What is still drawn is not taken away under it. */
-  const letGo = (url: string) => setTimeout(() => URL.revokeObjectURL(url), 5000);
   let href = $state<string>();
   $effect(() => {
     const blob = found?.blob;
@@ -74,62 +75,16 @@
         ? ['upper left of the drawing', 'upper right', 'lower right', 'lower left']
         : ['upper left of the box it just fits in', 'upper right of that box', 'lower right', 'lower left'],
   );
-  /** While they are moved; what is stored else. */
-  let moved = $state.raw<Point[]>();
-  let picked = $state(0);
-  let zoom = $state(1);
-  const places = $derived(moved ?? photo?.marks?.map(({ x, y }) => ({ x: x * photo.width, y: y * photo.height })) ?? []);
+  const measuring = new Measuring(() => ({ photo, blob: found?.blob, plan: plan || undefined, wave, wanted }));
+  const places = $derived(measuring.places);
   const marks = $derived(places.map((p, i) => ({ ...p, name: `${round ? 'Place' : 'Corner'} ${i + 1}: ${names[i]}` })));
-
-  let reading = $state.raw<Task<BoardRead>>();
-  let doing = $state('');
-  let says = $state('');
-  let straight = $state<string>();
+  let zoom = $state(1);
   let view = $state<'photo' | 'straight'>('photo');
-  $effect(() => () => untrack(() => reading?.stop()));
-
-  function mark(place: Point) {
-    if (places.length < wanted) {
-      moved = [...places, place];
-      picked = Math.min(moved.length, wanted - 1);
-    } else moved = places.map((p, i) => (i === picked ? place : p));
-    void settle();
-  }
-  const move = (at: number, place: Point) => (moved = places.map((p, i) => (i === at ? place : p)));
-
-  /** What is marked is kept; it is measured when all of it is. */
-  async function settle() {
-    const own = moved;
-    if (!photo || !own) return;
-    const shares = own.map(({ x, y }) => ({ x: x / photo.width, y: y / photo.height }));
-    if (own.length < wanted) return;
-    await attempt(() => changePhotos([photo], 'Mark the board', { marks: shares, reading: undefined }));
-    moved = undefined;
-    await measure(shares);
-  }
-
-  async function measure(shares: Point[]) {
-    reading?.stop();
-    if (!plan || !found?.blob || !photo) return;
-    [says, doing] = ['', 'Opening the picture'];
-    const task = readBoard(
-      found.blob,
-      shares,
-      templateOf(plan, wave),
-      (what, share) => (doing = share === undefined ? what : `${what}, ${Math.round(100 * share)} %`),
-    );
-    reading = task;
-    const read = await task.done.catch((error: unknown): BoardRead => ({
-      ok: false,
-      says: `It could not be measured: ${error instanceof Error ? error.message : String(error)}`,
-    }));
-    if (reading !== task) return;
-    reading = undefined;
-    if (!read) return;
-    if (!read.ok) return void (says = read.says);
-    if (straight) letGo(straight);
-    straight = URL.createObjectURL(read.straight);
-    await attempt(() => changePhotos([photo], 'Measure a photo', { reading: { ...read.reading, at: new Date().toISOString() } }));
+  $effect(() => () => untrack(() => measuring.stop()));
+  /** The file as the camera gave it, where that was kept. */
+  async function saveOriginal() {
+    const blob = photo && (await imageOf(photo.id, 'original'));
+    if (blob && photo) savedAs(photo.name, blob.type, blob);
   }
 
   let figures = $state.raw<Figures>();
@@ -160,6 +115,7 @@
       {plan?.piece.name ?? 'It is of no piece yet'}{photo.stage ? `, ${photo.stage}` : ''} · {dayMonth(Date.parse(photo.takenAt))} · {photo.width}
       ×
       {photo.height} · {photo.name}
+      {#if found?.original}<button type="button" class="underline" onclick={saveOriginal}>Save the original</button>{/if}
     </p>
     {#if !photo.pieceId}
       <div class="sheet p-6">
@@ -177,7 +133,7 @@
               bind:value={view}
               options={[
                 { value: 'photo', label: 'As it was taken' },
-                ...(straight ? [{ value: 'straight' as const, label: 'Straightened' }] : []),
+                ...(measuring.straight ? [{ value: 'straight' as const, label: 'Straightened' }] : []),
               ]}
             />
           {/snippet}
@@ -191,14 +147,15 @@
           <p class="border-b border-rule px-3 py-1.5 text-[13px]" role="status">
             {#if places.length < wanted}<b>Mark {round ? 'place' : 'corner'} {places.length + 1}: {names[places.length]}.</b>
               {round ? 'Take it from straight above; a slant is not put right on a round.' : 'Then the others, clockwise.'}
-            {:else if reading}{doing}. <button type="button" class="underline" onclick={() => reading?.stop()}>Stop</button>
+            {:else if measuring.busy}{measuring.doing}.
+              <button type="button" class="underline" onclick={() => measuring.stop()}>Stop</button>
             {:else}Drag a mark, or move it by arrow keys; it is measured anew when you let go.{/if}
           </p>
           <div class="relative min-h-72 grow">
-            {#if view === 'straight' && straight}
+            {#if view === 'straight' && measuring.straight}
               <Scrolled label="The board straightened" class="absolute inset-0"
                 ><img
-                  src={straight}
+                  src={measuring.straight}
                   alt="The board as it lies on its own millimetres"
                   class="block"
                   style:width="{zoom * 100}%"
@@ -211,12 +168,12 @@
                   width={photo.width}
                   height={photo.height}
                   {marks}
-                  bind:picked
+                  bind:picked={measuring.picked}
                   {zoom}
                   joined
-                  onmark={mark}
-                  onmove={move}
-                  onmoved={settle}
+                  onmark={(place) => measuring.mark(place)}
+                  onmove={(at, place) => measuring.move(at, place)}
+                  onmoved={() => measuring.settle()}
                 />
               </Scrolled>
             {/if}
@@ -224,8 +181,8 @@
         </Sheet>
         <Sheet title="What it says" aside={wave ? '' : 'no wave lies on it yet'}>
           <div class="flex min-h-0 flex-col gap-3 overflow-y-auto p-3">
-            {#if says}<p role="alert" class="bg-warnground px-3 py-2 text-warnink">{says}</p>{/if}
-            {#if reading}<p class="text-soft" aria-busy="true">{doing}.</p>{/if}
+            {#if measuring.says}<p role="alert" class="bg-warnground px-3 py-2 text-warnink">{measuring.says}</p>{/if}
+            {#if measuring.busy}<p class="text-soft" aria-busy="true">{measuring.doing}.</p>{/if}
             {#if photo.reading && plan}
               <Result reading={photo.reading} {plan} {wave} {coats} {figures} />
               {#if wave}
@@ -237,7 +194,7 @@
                     >{/if}
                 </div>
               {/if}
-            {:else if !says && !reading}
+            {:else if !measuring.says && !measuring.busy}
               <p>
                 Mark where the board lies, {round ? 'three places of its rim' : 'its four corners'}, and it is measured: how far the foam
                 went, its cells, how even the slope is, whether the wave lies along its line.
@@ -246,7 +203,7 @@
                 Best from straight above, in even light, without a lamp shining in the film. {#if photo.marks && places.length === wanted}<button
                     type="button"
                     class="underline"
-                    onclick={() => measure([...photo!.marks!])}>Measure it</button
+                    onclick={() => measuring.measure([...photo!.marks!])}>Measure it</button
                   >{/if}
               </p>
             {/if}

@@ -53,20 +53,20 @@
     </p>
   {/each}
   <div class="flex flex-wrap items-end gap-2">
-    <label class="text-[13px] text-soft"
+    <label class="flex flex-col text-[13px] text-soft"
       >what<select class="input w-auto! text-ink" bind:value={what}
         >{#each kinds as k (k.what)}<option value={k.what}>{k.label}</option>{/each}</select
       ></label
     >
     {#if kind.cup !== 'never'}
-      <label class="text-[13px] text-soft"
+      <label class="flex flex-col text-[13px] text-soft"
         >cup<select class="input w-auto! text-ink" bind:value={cup}
           >{#if kind.cup === 'maybe'}<option value="">all together</option>{:else}<option value="">which</option
             >{/if}{#each cups as c (cupKey(c.id))}<option value={cupKey(c.id)}>{c.name}</option>{/each}</select
         ></label
       >
     {/if}
-    <label class="text-[13px] text-soft"
+    <label class="flex flex-col text-[13px] text-soft"
       >{kind.unit}<input
         class="input w-24! text-ink"
         bind:value={typed}
