@@ -83,6 +83,7 @@
 <svelte:head><title>Today · Nerite</title></svelte:head>
 
 <main class="flex min-h-full flex-col gap-3 p-4 lg:h-full">
+  {#await import('$lib/ui/BackupDue.svelte') then { default: BackupDue }}<BackupDue />{/await}
   <div class="flex shrink-0 flex-wrap items-baseline gap-x-4">
     <h1 class="text-[28px]">{dated.format(now)}</h1>
     <p class="text-soft">{heads.join(' · ')}</p>
