@@ -24,6 +24,12 @@ const asWarmth = (celsius: number, { units }: Writes): Pick<PourFigure, 'value' 
   unit: units.temperature,
 });
 
+/** Cells on so much foam: square inches hold 6.4516 square centimetres. */
+function asCrowd(perCm2: number, { units }: Writes): Pick<PourFigure, 'says' | 'value' | 'unit'> {
+  const [value, unit] = units.length === 'in' ? [perCm2 * 6.4516, 'a sq in'] : [perCm2, 'a cm²'];
+  return { says: `${plain(value, 1)} ${unit}`, value, unit };
+}
+
 function ofBoard({ shape, surface, edge, thickness }: Piece, write: Writes): PourFigure[] {
   const size =
     shape.kind === 'round'
@@ -106,7 +112,7 @@ function asMeasured(reading: PhotoReading | undefined, write: Writes): PourFigur
     { what: 'White on the board', says: writeShare(white), value: 100 * white, unit: '%' },
     ...(cells
       ? [
-          { what: 'Cells a cm²', says: plain(cells.perCm2, 1), value: cells.perCm2, unit: 'a cm²' },
+          { what: 'Cells', ...asCrowd(cells.perCm2, write) },
           { what: 'Size of cells', says: write.fine(cells.middle), ...asLength(cells.middle, write) },
         ]
       : []),

@@ -1,6 +1,7 @@
 import { coatName } from '#core/coat';
 import type { Coat, Colourant, Fault, Piece, Repair, Resin, WaveCoat } from '#core/document';
 import { newCoatId, placeFor, startingCoat } from '#core/edit';
+import type { Writes } from '#core/units';
 
 /** What there is to make coats from. */
 export interface Shelf {
@@ -24,11 +25,14 @@ export interface Rescue {
 const DUST = 'A fine-particle mask for sanding dust.';
 const scuffed = (does: string, hands = 0.5, wait = 0): Repair => ({ does, hands, wait });
 
-/** The trade's ways out. Coats go under a top that is still to be poured. */
-export const rescues: Record<Fault, Rescue> = {
+/** A room in which a slow film goes on hardening, °C. */
+const WARM = 26;
+
+/** The trade's ways out. Coats go under a top that is still to be poured. @param warm a temperature, as the studio writes it */
+const waysOut = (warm: string): Record<Fault, Rescue> => ({
   'soft or sticky': {
-    later: 'Keep it at 26 °C for two days. What is still soft then never hardens: scrape it off, wipe, and coat again.',
-    repair: scuffed('Keep it at 26 °C for two days. Scrape off what is still soft, wipe with alcohol and let it dry.', 0.75, 48),
+    later: `Keep it at ${warm} for two days. What is still soft then never hardens: scrape it off, wipe, and coat again.`,
+    repair: scuffed(`Keep it at ${warm} for two days. Scrape off what is still soft, wipe with alcohol and let it dry.`, 0.75, 48),
     coats: ['clear'],
     caution: 'Uncured resin on skin sensitises: gloves, and what was scraped off is no household waste. Its safety sheet decides.',
   },
@@ -115,7 +119,10 @@ export const rescues: Record<Fault, Rescue> = {
     coats: ['clear'],
     caution: DUST,
   },
-};
+});
+
+/** The way out of a fault, in the studio's own units. */
+export const rescueOf = (seen: Fault, write: Writes): Rescue => waysOut(write.temperature(WARM, 0))[seen];
 
 /** A coat of a rescue: as it is when it is begun with, and where the piece has one that went wrong, after that one. */
 function coatFor(kind: Coat['kind'], piece: Piece, seen: Fault, laid: readonly Coat[], shelf: Shelf): Coat {
@@ -170,9 +177,10 @@ export function rescued(
   seen: Fault,
   laid: readonly Coat[],
   shelf: Shelf,
+  write: Writes,
   poured: ReadonlySet<string> = new Set(laid.map((c) => c.id)),
 ): Rescued | undefined {
-  const { coats, repair } = rescues[seen];
+  const { coats, repair } = rescueOf(seen, write);
   if (piece.coats.length + coats.length > MOST) return undefined;
   const lastLaid = piece.coats.findLastIndex((c) => poured.has(c.id) || c.lies);
   if (!coats.length) {

@@ -9,7 +9,8 @@ export interface Weighed {
   says: string;
   /** Share of it among the causes of the fault, 0 to 1. */
   share: number;
-  how: 'most likely' | 'possible' | 'unlikely';
+  /** The usual one where it is the likeliest and nothing that was written down speaks for it. */
+  how: 'most likely' | 'the usual one' | 'possible' | 'unlikely';
   for: Evidence[];
   against: Evidence[];
   /** What was not written down, or decides nothing. */
@@ -37,7 +38,14 @@ export function weighCauses(seen: Fault, facts: Facts, write: Writes): Weighed[]
         id: cause.id,
         says: cause.says,
         share,
-        how: share >= LIKELY ? 'most likely' : share < UNLIKELY ? 'unlikely' : 'possible',
+        how:
+          share >= LIKELY
+            ? evidence.some((e) => e.odds > 1)
+              ? 'most likely'
+              : 'the usual one'
+            : share < UNLIKELY
+              ? 'unlikely'
+              : 'possible',
         for: evidence.filter((e) => e.odds > 1),
         against: evidence.filter((e) => e.odds < 1),
         open: evidence.filter((e) => e.odds === 1),

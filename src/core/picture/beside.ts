@@ -18,6 +18,12 @@ export interface PictureRow {
   means?: string;
 }
 
+/** Square inches of a square centimetre's count, and millimetres of an inch. */
+const [PER_SQ_IN, INCH] = [6.4516, 25.4];
+/** Cells on so much foam, as the studio measures it. */
+const crowded = (perCm2: number, { units }: Writes): string =>
+  units.length === 'in' ? `${plain(perCm2 * PER_SQ_IN, 0)} a sq in` : `${plain(perCm2, 1)} a cm²`;
+
 /** What was said to be even: steps of lightness from cup to cup differ by no more than this. */
 const EVEN = 0.02;
 
@@ -79,9 +85,9 @@ function foamRows(reading: PhotoReading, plan: PiecePlan, wave: WaveCoat, figure
       ? [
           {
             what: 'Cells',
-            measured: `${plain(cells.perCm2, 1)} a cm², ${plain(cells.count, 0)} in all`,
-            sure: `± ${plain(sure.perCm2, 1)}`,
-            ...(figures && { rehearsed: `${plain(figures.perCm2, 1)} a cm²` }),
+            measured: `${crowded(cells.perCm2, write)}, ${plain(cells.count, 0)} in all`,
+            sure: `± ${crowded(sure.perCm2, write)}`,
+            ...(figures && { rehearsed: crowded(figures.perCm2, write) }),
           },
           {
             what: 'Their size',
@@ -156,7 +162,7 @@ export function pictureRows(
 /** How good a picture was, in a sentence for whoever takes the next. */
 export function pictureQuality({ pxPerMm, blur, glare, light }: PhotoReading, write: Writes): string {
   const parts = [
-    `${plain(pxPerMm, 1)} pixels to a millimetre`,
+    write.units.length === 'in' ? `${plain(pxPerMm * INCH, 0)} pixels to an inch` : `${plain(pxPerMm, 1)} pixels to a millimetre`,
     blur < 0.2 ? 'sharp' : `a little soft, about ${write.fine(blur, 2)}`,
     glare < 0.005 ? 'no glare' : `${writeShare(glare)} lost to glare`,
     light < 1.3 ? 'evenly lit' : `one side ${plain(light, 1)} times as bright`,

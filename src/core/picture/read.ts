@@ -106,7 +106,9 @@ export function readPicture(
   if (!template.lines.length) return no('The plan has no wave on this piece, so there is no foam to measure.');
   const { pxPerMm } = place;
   if (pxPerMm < FROM)
-    return no(`There are ${pxPerMm.toFixed(1)} pixels to a millimetre of the board, too few to tell foam. Take it from nearer.`);
+    return no(
+      `The board is only ${Math.round(pxPerMm * template.width)} pixels wide in this picture, too few to tell foam. Take it from nearer.`,
+    );
   const straight = straighten(picture, place.to, template, pxPerMm, (share) => told(0.4 * share));
   const { columns, rows, perMm } = straight;
   const light = lightOf(straight, template);

@@ -15,7 +15,7 @@ export function refusedFor(
   if (light > most.light)
     return `One side is lit ${light.toFixed(1)} times as much as the other. Take it in even light: by a large window, or out of doors in shade.`;
   if (blur > most.blur)
-    return `The picture is blurred by about ${blur.toFixed(1)} mm, and walls between cells are thinner. Hold the camera still, let it focus on the foam, and take it again.`;
+    return 'The picture is blurred: its edges are softer than the walls between cells are wide. Hold the camera still, let it focus on the foam, and take it again.';
   if (noise > most.noise) return 'The picture is too grainy to tell white from tint. Take it again with more light.';
   return undefined;
 }

@@ -1,7 +1,7 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
 import type { Fault, Piece, Room } from '#core/document';
-import { causes, factsOf, rescued, rescues, seenWords, weighCauses, type Facts } from '#core/faults';
+import { causes, factsOf, rescued, rescueOf, seenWords, weighCauses, type Facts } from '#core/faults';
 import { readSession, summaryOf } from '#core/record';
 import { airs, coated, empty, metric, piece, plan, planner, pourOf, resin, us, type Said } from '../../factories';
 
@@ -257,7 +257,7 @@ test('every row of the table has a test here, words for how it looks, and a way 
       rows.some((r) => r.seen === seen),
       seen,
     );
-    assert.ok(seenWords[seen].length > 10 && rescues[seen].later.length > 10);
+    assert.ok(seenWords[seen].length > 10 && rescueOf(seen, metric).later.length > 10);
     for (const units of [metric, us]) {
       const weighed = weighCauses(seen, facts(asTold()), units);
       const all = weighed.reduce((sum, c) => sum + c.share, 0);
@@ -275,11 +275,11 @@ test('a ratio off by nine per cent in a cold room: the ratio comes first, then t
 });
 
 test('every way out can be put into the plan: its coats above what was laid, in a pour of their own, the piece still planned, and what is done by hand before them', () => {
-  for (const seen of Object.keys(rescues) as Fault[])
+  for (const seen of Object.keys(causes) as Fault[])
     for (const own of [panel, { ...panel, count: 4 }, { ...panel, coats: panel.coats.filter((c) => c.kind !== 'top') }]) {
       const laid = own.coats.slice(0, 3);
-      const found = rescued(own, seen, laid, empty);
-      if (!rescues[seen].coats.length && own.coats.length === 3) {
+      const found = rescued(own, seen, laid, empty, metric);
+      if (!rescueOf(seen, metric).coats.length && own.coats.length === 3) {
         assert.equal(found, undefined);
         continue;
       }
@@ -287,23 +287,34 @@ test('every way out can be put into the plan: its coats above what was laid, in 
       const first = found.piece.coats.find((c) => c.id === found.coatIds[0])!;
       assert.ok(!first.samePour);
       assert.equal(found.piece.coats.indexOf(first), 3);
-      assert.deepEqual(first.repair, rescues[seen].repair);
+      assert.deepEqual(first.repair, rescueOf(seen, metric).repair);
       const of = plan(found.piece);
       assert.ok(of.pours.some((p) => p.coats.some((c) => c.coat.id === first.id)));
-      if (rescues[seen].coats.length) {
+      if (rescueOf(seen, metric).coats.length) {
         assert.deepEqual(
-          found.piece.coats.slice(3, 3 + rescues[seen].coats.length).map((c) => c.kind),
-          rescues[seen].coats,
+          found.piece.coats.slice(3, 3 + rescueOf(seen, metric).coats.length).map((c) => c.kind),
+          rescueOf(seen, metric).coats,
         );
-        const after = found.piece.coats[3 + rescues[seen].coats.length];
+        const after = found.piece.coats[3 + rescueOf(seen, metric).coats.length];
         assert.ok(!after || !after.samePour);
       }
       assert.ok(found.says.length > 5);
     }
 });
 
+test('a way out is told in the studio’s own units, and stays in them where it is put into the plan', () => {
+  assert.match(rescueOf('soft or sticky', us).later, /^Keep it at 79 °F for two days/);
+  assert.match(rescueOf('soft or sticky', metric).repair!.does, /^Keep it at 26 °C/);
+  assert.match(rescued(panel, 'soft or sticky', panel.coats.slice(0, 3), empty, us)!.says, /79 °F/);
+});
+
+test('with nothing written down the likeliest cause is called the usual one', () => {
+  const [first] = weighCauses('dust, hairs', facts([mixed, done]), metric);
+  assert.equal(first!.how, 'the usual one');
+});
+
 test('a piece that has twelve coats already has no room for more', () => {
   const full = { ...panel, coats: Array.from({ length: 12 }, (_, i) => ({ ...panel.coats[0]!, id: `c-${i}` })) };
-  assert.equal(rescued(full, 'no cells', full.coats, empty), undefined);
+  assert.equal(rescued(full, 'no cells', full.coats, empty, metric), undefined);
   assert.ok(resin.id);
 });

@@ -1,9 +1,9 @@
 import assert from 'node:assert/strict';
 import { test } from 'node:test';
-import { readPicture, sureOf, templateOf } from '#core/picture';
+import { pictureQuality, pictureRows, readPicture, sureOf, templateOf } from '#core/picture';
 import { knownShots } from '#core/simulate';
 import { near } from '../help';
-import { plan } from '../../factories';
+import { metric, plan, us } from '../../factories';
 import { taken } from './seen';
 
 const [straight] = knownShots;
@@ -40,7 +40,10 @@ test('a lamp in the film is refused as glare, and a picture out of focus as blur
     const { template, picture } = taken(shot);
     const read = readPicture(picture, shot.optics.corners, template);
     assert.ok(!read.ok);
-    assert.match(read.says, shot.refused === 'glare' ? /Glare covers \d+ %.*take it again/ : /blurred by about .* mm.*take it again/);
+    assert.match(
+      read.says,
+      shot.refused === 'glare' ? /Glare covers \d+ %.*take it again/ : /softer than the walls between cells.*take it again/,
+    );
   }
 });
 
@@ -101,4 +104,21 @@ test('a round is marked at three places of its rim and turned until the first is
   near(found.to({ x: 100, y: 0 }).y, at(0.5).y, 1e-6);
   const near3 = placed([at(0), at(0.1), at(0.2)], board, { width: 1000, height: 800 });
   assert.ok(!near3.ok && /too near each other/.test(near3.says));
+});
+
+test('a reading stands beside the plan in the studio’s own units, what it means first', () => {
+  const { template, picture } = taken(straight!);
+  const read = readPicture(picture, straight!.optics.corners, template);
+  assert.ok(read.ok);
+  const of = plan();
+  const wave = of.piece.coats.find((c) => c.kind === 'wave');
+  assert.ok(wave?.kind === 'wave');
+  const reading = { ...read.reading, at: '2026-11-01T10:00:00Z' };
+  const rows = (write: typeof metric) => new Map(pictureRows(reading, of, wave, 3, write).map((r) => [r.what, r]));
+  assert.match(rows(metric).get('Foam out to sea')!.measured, /^2\d mm, 3\d mm at most$/);
+  assert.match(rows(metric).get('Foam out to sea')!.means!, /further than planned|less far than planned|As planned/);
+  assert.match(rows(us).get('Foam out to sea')!.measured, /in at most$/);
+  assert.match(rows(us).get('Cells')!.measured, /a sq in/);
+  assert.match(pictureQuality(reading, us), /pixels to an inch, sharp, no glare, evenly lit/);
+  assert.match(rows(metric).get('The wave against its line')!.means!, /lies along its line/);
 });

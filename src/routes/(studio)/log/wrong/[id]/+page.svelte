@@ -3,7 +3,7 @@
   import { coatName } from '#core/coat';
   import { didIn } from '#core/calendar';
   import type { Fault, Piece } from '#core/document';
-  import { causes, factsOf, rescued, rescues, seenWords, weighCauses } from '#core/faults';
+  import { causes, factsOf, rescued, rescueOf, seenWords, weighCauses } from '#core/faults';
   import { readSession } from '#core/record';
   import { goto } from '$app/navigation';
   import { planner } from '$lib/planner';
@@ -54,7 +54,7 @@
   );
   const weighed = $derived(seen && facts ? weighCauses(seen, facts, shared.write) : []);
   const piece = $derived(shared.pieces?.find((p) => p.id === pieceId));
-  const rescue = $derived(seen && rescues[seen]);
+  const rescue = $derived(seen && rescueOf(seen, shared.write));
   const planned = $derived(session?.pour.outcomes?.find((o) => o.pieceId === pieceId)?.faults?.find((f) => f.seen === seen)?.rescue);
   /** Coats of it that are in the piece's plan now. */
   const inPlan = $derived(piece?.coats.filter((c) => planned?.includes(c.id)) ?? []);
@@ -90,12 +90,13 @@
         fault,
         p.coats.filter((c) => ids.has(c.id)),
         shelf,
+        shared.write,
         lying,
       );
     const found = out(piece);
     if (!found)
       return void said.done(
-        rescues[seen].coats.length
+        rescueOf(seen, shared.write).coats.length
           ? 'The piece has as many coats as it can have; take one off first.'
           : 'Nothing is left to be poured on it: do it by hand, as it says here.',
       );
