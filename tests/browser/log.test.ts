@@ -348,3 +348,58 @@ visit(
     await page.locator('main img').first().waitFor();
   },
 );
+
+visit(
+  'a round board is marked at three places of its rim; a photo drawn to try it on is measured and teaches nothing',
+  {},
+  async ({ page }) => {
+    await follow(page, '/log/piece/skerry-coasters');
+    await page.getByRole('button', { name: 'Draw one to try it on' }).click();
+    await page.getByRole('link', { name: 'Measure it' }).waitFor({ timeout: 120_000 });
+    await page.getByRole('link', { name: 'Measure it' }).click();
+    await page.getByText('Mark place 1: the rim where the top of the drawing is.').waitFor();
+    const picture = page.locator('svg image');
+    await picture.waitFor();
+    const { x, y, width, height } = (await picture.boundingBox())!;
+    for (const turn of [0, 2.1, 4.2]) {
+      await page.mouse.click(x + (0.5 + 0.43 * Math.sin(turn)) * width, y + (0.5 - 0.43 * Math.cos(turn)) * height);
+      await page.waitForTimeout(60);
+    }
+    await page.getByRole('row', { name: /White on the board/ }).waitFor();
+    await page.getByRole('tab', { name: 'Straightened' }).click();
+    await page.getByRole('img', { name: 'The board as it lies on its own millimetres' }).waitFor();
+    // a mark is moved by keys, and it is measured anew
+    await page.getByRole('tab', { name: 'As it was taken' }).click();
+    await page.getByRole('slider', { name: /^Place 2/ }).focus();
+    await page.keyboard.press('ArrowLeft');
+    await page.getByRole('row', { name: /White on the board/ }).waitFor();
+    await follow(page, '/log/learn');
+    await page.getByText('Your own figures').waitFor();
+    await until(
+      () => page.getByRole('listitem').filter({ hasText: 'pours so far' }).count(),
+      (n) => n > 0,
+      'what pours say',
+    );
+    assert.equal(await page.getByText('White under foam').count(), 0);
+  },
+);
+
+visit('what is new in a backup is brought in beside what is here, and mine stays where both have one', {}, async ({ page }) => {
+  await follow(page, '/settings');
+  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Make a backup' }).click()]);
+  const chunks: Buffer[] = [];
+  for await (const chunk of await download.createReadStream()) chunks.push(chunk as Buffer);
+  // meanwhile one piece is named anew, and another is taken off
+  await follow(page, '/pieces/jetty-rail/board');
+  const name = page.getByLabel('Name', { exact: true });
+  await name.fill('Harbour rail');
+  await name.press('Enter');
+  await follow(page, '/settings');
+  await page.getByLabel('Open a backup').setInputFiles({ name: 'backup.zip', mimeType: 'application/zip', buffer: Buffer.concat(chunks) });
+  const looked = page.getByRole('group', { name: 'What backup.zip would change' });
+  await looked.getByRole('row', { name: /pieces.*Jetty rail/ }).waitFor();
+  await looked.getByRole('button', { name: 'Bring in what is new, keep mine' }).click();
+  await page.getByText('The backup was brought into the studio.').waitFor();
+  await follow(page, '/pieces');
+  await page.getByText('Harbour rail').first().waitFor();
+});

@@ -47,6 +47,9 @@ export function focusOf({ columns, rows, rgb }: Straight, around: { i: number; j
     for (const k of inner) {
       const [a, b] = [slope(cut, k), slope(soft, k)];
       if (a < STRONG * strongest || b <= 0 || a <= b) continue;
+      // an edge is looked at where it is steepest: beside that the ratio says nothing of its softness
+      const across = Math.abs(cut[k + 1]! - cut[k - 1]!) > Math.abs(cut[k + SIDE]! - cut[k - SIDE]!) ? 1 : SIDE;
+      if (slope(cut, k - across) > a || slope(cut, k + across) > a) continue;
       // again is the deviation of two boxes of three: √(4/3)
       blurs.push(AGAIN / Math.sqrt((a / b) ** 2 - 1));
     }

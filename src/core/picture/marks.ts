@@ -17,12 +17,14 @@ const apart = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y);
 
 /** A board's side in the picture must be so long, px, for anything on it to be told. */
 const SHORTEST = 120;
+/** Focal lengths of cameras, beside the longer side of their picture, and a phone's. */
+const [FOCAL, PHONE] = [[0.4, 4], 0.75] as const;
 /** Sides of the marked board may be so far from the piece's, as a logarithm, before it is taken for another board. */
 const OTHER = Math.log(1.22);
 
 /**
  * Width over height of a rectangle seen in perspective, from its corners alone, for a camera with square pixels whose axis goes through
- * the middle of the picture (Zhang and He 2007, whiteboard scanning). Where it is seen straight on, the plain ratio of its sides.
+ * the middle of the picture (Zhang and He 2007, whiteboard scanning).
  * @param corners clockwise from the upper left, px @param middle of the picture, px
  */
 export function aspectOf(corners: readonly Point[], middle: Point): number {
@@ -32,11 +34,11 @@ export function aspectOf(corners: readonly Point[], middle: Point): number {
   const k3 = det(m1, m4, m2) / det(m3, m4, m2);
   const n2 = { x: k2 * m2.x - m1.x, y: k2 * m2.y - m1.y, z: k2 - 1 };
   const n3 = { x: k3 * m3.x - m1.x, y: k3 * m3.y - m1.y, z: k3 - 1 };
-  const plain = (apart(m1, m2) + apart(m3, m4)) / (apart(m1, m3) + apart(m2, m4));
-  // nearly straight on, the vanishing points are too far off to tell the focal length from
-  if (Math.abs(n2.z) < 0.02 || Math.abs(n3.z) < 0.02) return plain;
-  const f2 = -(n2.x * n3.x + n2.y * n3.y) / (n2.z * n3.z);
-  if (!(f2 > 0)) return plain;
+  const longer = 2 * Math.max(middle.x, middle.y);
+  const focal = Math.sqrt(-(n2.x * n3.x + n2.y * n3.y) / (n2.z * n3.z)) / longer;
+  // where one pair of sides is seen as parallel the focal length cannot be told, and that of a phone stands for it
+  const told = Math.abs(n2.z) > 0.02 && Math.abs(n3.z) > 0.02 && focal > FOCAL[0] && focal < FOCAL[1];
+  const f2 = ((told ? focal : PHONE) * longer) ** 2;
   return Math.sqrt(((n2.x ** 2 + n2.y ** 2) / f2 + n2.z ** 2) / ((n3.x ** 2 + n3.y ** 2) / f2 + n3.z ** 2));
 }
 

@@ -55,9 +55,11 @@ export function spare({ session }: Looked): Seen[] {
   const { spare: planned, cupShare, cupStays } = pour.planned.method as Method;
   const left = found(session, 'left over').filter((e) => !e.cup);
   if (!left.length) return [];
-  const stays = told.cups.reduce((sum, c) => sum + cupStays + cupShare * c.ml, 0);
-  const poured = told.cups.reduce((sum, c) => sum + c.ml, 0) - stays - left.reduce((sum, e) => sum + e.value, 0);
-  const drawn = told.cups.reduce((sum, c) => sum + c.needed, 0) / (1 + planned);
+  // sand takes room in what a cup is to give, and is no part of the resin that was mixed for it
+  const gives = (c: ToldCup): number => c.ml * (1 - cupShare) - cupStays;
+  const wanted = (c: ToldCup): number => (c.sandG > 0 ? gives(c) : c.needed);
+  const poured = told.cups.reduce((sum, c) => sum + gives(c), 0) - left.reduce((sum, e) => sum + e.value, 0);
+  const drawn = told.cups.reduce((sum, c) => sum + wanted(c), 0) / (1 + planned);
   return drawn > 0 && poured > 0 ? [{ figure: 'spare', value: poured / drawn }] : [];
 }
 

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { cupKey, type CupRef, type Found } from '#core/document';
   import { measuresIn } from './measures';
+  import { mixedDensity } from '#core/mix';
   import type { Session } from '#core/record';
   import { record } from '$lib/store/pours';
   import { reads } from '$lib/store/reads.svelte';
@@ -11,7 +12,12 @@
   /** What can be measured after a pour, and was; each is kept as an event of it, and taken back as one. */
   let { session, pieceId }: { session: Session; pieceId: string } = $props();
   const write = $derived(shared.write);
-  const kinds = $derived(measuresIn(write));
+  /** g/ml of what was mixed first. */
+  const density = $derived.by(() => {
+    const resin = session.pour.planned.resins.find((r) => r.id === session.told.batches[0]?.resinId);
+    return resin ? mixedDensity(resin) : 1.1;
+  });
+  const kinds = $derived(measuresIn(write, density));
   let what = $state<Found>('drips');
   let cup = $state('');
   let typed = $state('');

@@ -17,29 +17,39 @@ export interface Measure {
 
 const MOST = { min: 0, max: 100_000 };
 
-/** What can be measured after a pour, in the studio's units. */
-export const measuresIn = (write: Writes): readonly Measure[] => [
+/** What is weighed with a scale, and measured in a marked cup without one: kept in g either way. @param density g/ml of the mix */
+const weighed = (write: Writes, density: number, g: number, what: string): Pick<Measure, 'unit' | 'example' | 'read' | 'write'> => ({
+  unit: write.byScale ? (write.units.weight ?? 'g') : write.units.volume,
+  example: write.measure(g, g / density),
+  read: (text, reads) => {
+    if (write.byScale) return reads.weight(text, MOST, what);
+    const reading = reads.volume(text, MOST, what);
+    return reading.ok ? { ok: true, value: reading.value * density } : reading;
+  },
+  write: (grams) => write.measure(grams, grams / density),
+});
+
+/** What can be measured after a pour, in the studio's units. @param density g/ml of the mix */
+export const measuresIn = (write: Writes, density: number): readonly Measure[] => [
   {
     what: 'drips',
     label: 'Drips below it',
-    unit: write.units.weight ?? 'g',
-    example: write.weight(18),
-    says: 'Lay a sheet below, and weigh it before and after. It teaches how much to plan for drips.',
+    ...weighed(write, density, 18, 'What dripped'),
+    says: write.byScale
+      ? 'Lay a sheet below, and weigh it before and after. It teaches how much to plan for drips.'
+      : 'Scrape off what dripped into a marked cup while it is wet. It teaches how much to plan for drips.',
     cup: 'never',
     piece: true,
-    read: (text, reads) => reads.weight(text, MOST, 'What dripped'),
-    write: (g) => write.weight(g),
   },
   {
     what: 'stuck',
     label: 'Stuck to a cup',
-    unit: write.units.weight ?? 'g',
-    example: write.weight(1.6),
-    says: 'A cup scraped out as you do, weighed, less its own weight empty. It teaches what a cup keeps.',
+    ...weighed(write, density, 1.6, 'What stuck'),
+    says: write.byScale
+      ? 'A cup scraped out as you do, weighed, less its own weight empty. It teaches what a cup keeps.'
+      : 'What a brush still takes out of a cup that you scraped out. It teaches what a cup keeps.',
     cup: 'always',
     piece: false,
-    read: (text, reads) => reads.weight(text, MOST, 'What stuck'),
-    write: (g) => write.weight(g),
   },
   {
     what: 'left over',
