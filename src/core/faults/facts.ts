@@ -133,7 +133,9 @@ function whiteFacts(session: Session, plan: PiecePlan, coats: Coat[]): Pick<Fact
   const { byReach } = whiteOf(plan.site, wave);
   const planned = told.steps.filter((s) => s.id.does === 'heat' && s.id.coat === wave.id).length;
   const made =
-    told.steps.filter((s) => s.id.does === 'heat' && s.id.coat === wave.id && doneAt.has(stepKey(s.id))).length + extraHeat(session);
+    told.steps.filter((s) => s.id.does === 'heat' && s.id.coat === wave.id && doneAt.has(stepKey(s.id))).length +
+    // of several boards it is not known whose it was
+    (pour.of.length === 1 ? extraHeat(session) : 0);
   const longest = Math.max(0, ...heatSeconds(events).values());
   return {
     ...(min !== undefined &&
@@ -151,13 +153,16 @@ function whiteFacts(session: Session, plan: PiecePlan, coats: Coat[]): Pick<Fact
   };
 }
 
-function recoatOf({ session, before, did, pieceId }: Record): Facts['recoat'] {
+function recoatOf({ session, before, did, pieceId, airs }: Record): Facts['recoat'] {
   const last = before.filter((p) => p.done !== undefined && !p.abandoned && p.mixed < session.started).at(-1);
   if (!last?.cures) return undefined;
   const scuffed = [...(did ?? [])].some(
     ([work, at]) => work.startsWith(`${pieceId}/`) && /scuff/.test(work) && at > last.mixed && at <= session.started,
   );
-  return { after: (session.started - last.mixed) / HOUR, bonds: last.cures.resin.bondUntilH, scuffed };
+  const { resin, room, method } = last.cures;
+  // a cold room keeps it open for longer
+  const until = airs.line(room, resin.refC, method.activationEa).momentOf(60 * resin.bondUntilH, last.mixed);
+  return { after: (session.started - last.mixed) / HOUR, bonds: (until - last.mixed) / HOUR, scuffed };
 }
 
 /** Where additives lie: in a wave of this pour, or in one that was on the board before it. */

@@ -28,7 +28,13 @@
   const toggle = (id: string) => (chosen.has(id) ? chosen.delete(id) : chosen.add(id));
   const setPiece = (pieceId: string) =>
     attempt(() =>
-      changePhotos(marked, 'Say which piece a photo is of', { pieceId, pourId: undefined, marks: undefined, reading: undefined }),
+      changePhotos(marked, 'Say which piece a photo is of', {
+        pieceId,
+        pourId: undefined,
+        board: undefined,
+        marks: undefined,
+        reading: undefined,
+      }),
     );
   /** The stage is the last that is asked: which pour it is of follows. */
   async function setStage(stage: PhotoStage) {
@@ -41,10 +47,13 @@
     );
     if (stored) chosen.clear();
   }
+  /** Boards of the piece that all that are chosen are of. */
+  const several = $derived(pieces.find((p) => p.id === common('pieceId'))?.count ?? 1);
   async function remove() {
     if (await attempt(() => removePhotos(marked))) chosen.clear();
   }
-  const common = <K extends 'pieceId' | 'stage'>(key: K): Photo[K] | undefined =>
+  const setBoard = (board: number | undefined) => attempt(() => changePhotos(marked, 'Say which board a photo is of', { board }));
+  const common = <K extends 'pieceId' | 'stage' | 'board'>(key: K): Photo[K] | undefined =>
     marked.length && marked.every((p) => p[key] === marked[0]![key]) ? marked[0]![key] : undefined;
 </script>
 
@@ -84,7 +93,9 @@
                   >{#if photo.pieceId}{nameOf(photo.pieceId)}{:else}<b class="text-buoy">which piece?</b>{/if}</span
                 >
                 <span class="block truncate text-[12px] text-soft"
-                  >{photo.stage ?? 'which stage?'} · {dayMonth(Date.parse(photo.takenAt))}{photo.reading ? ' · measured' : ''}</span
+                  >{photo.stage ?? 'which stage?'}{photo.board ? `, board ${photo.board}` : ''} · {dayMonth(
+                    Date.parse(photo.takenAt),
+                  )}{photo.reading ? ' · measured' : ''}</span
                 >
               </button>
               {#if photo.pieceId}<a class="px-1 text-[12px] underline" href="/log/photo/{photo.id}"
@@ -114,6 +125,17 @@
               >
             {/each}
           </div>
+          {#if several > 1}
+            <label class="text-[13px] text-soft"
+              >which of the {several} boards<select
+                class="input text-ink"
+                value={common('board') ?? ''}
+                onchange={(e) => setBoard(Number(e.currentTarget.value) || undefined)}
+                ><option value="">not said</option>{#each { length: several } as _, i (i)}<option value={i + 1}>{i + 1}</option
+                  >{/each}</select
+              ></label
+            >
+          {/if}
           <div role="group" aria-label="What it shows" class="flex flex-col gap-1.5">
             <p class="text-[13px] text-soft">What does it show?</p>
             {#each stages as s (s.value)}
