@@ -113,8 +113,8 @@ async function build() {
   writeFileSync('build/.nerite-sources', stamp);
 }
 
-/** Names it goes by, the one without windows first: a window of the whole browser costs a second before it shows a page. */
-const BROWSERS = ['chromium-headless-shell', 'chromium', 'chromium-browser'];
+/** Names it goes by, the whole browser first: the one without windows shows no notices of the system. */
+const BROWSERS = ['chromium', 'chromium-headless-shell', 'chromium-browser'];
 
 /** Where the browser for the tests is: CHROMIUM_PATH, or one on the path, or installed by apt-get where that may be done. */
 async function browser() {

@@ -6,6 +6,7 @@
   import { attempt } from './attempt';
   import { studioCalendar } from './calendar.svelte';
   import { minutes } from './clock.svelte';
+  import { noticePermission } from './permission';
   import { whereAllStand } from './standings.svelte';
 
   /** What is to be told: a window that opens or is about to close, a promise that slips. Once for each, here and by the system. */
@@ -25,11 +26,11 @@
   const LATER = 30 * 60_000;
   async function tell({ key, says, why, href }: Notice) {
     const worker = await navigator.serviceWorker?.getRegistration();
-    if (!worker || !(await tellOnce(key, Date.now()))) return;
+    if (!worker || (await noticePermission()) !== 'granted' || !(await tellOnce(key, Date.now()))) return;
     await worker.showNotification(says, { body: why, tag: key, data: href });
   }
   $effect(() => {
-    if (!told.current?.system || !('Notification' in globalThis) || Notification.permission !== 'granted') return;
+    if (!told.current?.system || !('Notification' in globalThis)) return;
     for (const notice of shown) if (told.current.told[notice.key] === undefined) void tell(notice).catch(console.error);
   });
 </script>

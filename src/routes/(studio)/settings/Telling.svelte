@@ -1,14 +1,19 @@
 <script lang="ts">
+  import { onMount } from 'svelte';
   import { readNight, writeSpans } from '#core/calendar';
   import { Live } from '$lib/store/live.svelte';
   import { readTold, setQuiet, setSystem } from '$lib/store/notices';
   import { attempt } from '$lib/ui/attempt';
   import Field from '$lib/ui/Field.svelte';
+  import { noticePermission } from '$lib/ui/permission';
 
   /** Notices on this device: whether the system shows them, and the hours in which nothing is told. */
   const told = new Live(readTold);
   const can = 'Notification' in globalThis && 'serviceWorker' in navigator;
-  let asked = $state(can ? Notification.permission : 'denied');
+  let asked = $state<NotificationPermission>(can ? 'default' : 'denied');
+  onMount(async () => {
+    if (can) asked = await noticePermission();
+  });
   let typed = $state<string>();
   const stored = $derived(told.current?.quiet ? writeSpans([told.current.quiet]) : 'none');
 
