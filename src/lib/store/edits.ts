@@ -3,7 +3,7 @@ import { db } from './db';
 import type { Change, Edit, Edited, Habits } from './rows';
 import { holdReferences } from './held';
 import { patchBetween, patched } from './patch';
-import { pourTables } from './studio';
+import { benchTables, pourTables } from './studio';
 
 /** Edits kept for each piece, and for the shelf. */
 const KEPT = 200;
@@ -17,22 +17,7 @@ export const CALENDAR = 'the calendar';
 export const LOG = 'the log';
 export type Scope = typeof SHELF | typeof SLOPES | typeof SETTINGS | typeof CALENDAR | typeof LOG;
 
-const tables = [
-  db.pieces,
-  db.resins,
-  db.colourants,
-  db.rooms,
-  db.vessels,
-  db.stock,
-  db.slopes,
-  db.air,
-  db.diary,
-  db.photos,
-  db.learned,
-  db.kept,
-  db.edits,
-  db.before,
-];
+const tables = [...benchTables, db.kept, db.edits, db.before];
 const inOne = <T>(body: () => Promise<T>): Promise<T> => db.transaction('rw', [...tables, ...pourTables], body);
 
 const of = (scope: string) => db.edits.where('scope').equals(scope);

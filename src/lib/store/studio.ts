@@ -68,7 +68,8 @@ export async function summarize(id: string): Promise<void> {
   if (pour) await db.summaries.put(summaryOf(pour));
 }
 
-const benchTables = [
+/** Tables of what is edited by hand. */
+export const benchTables = [
   db.pieces,
   db.resins,
   db.colourants,

@@ -1,6 +1,5 @@
 import { expose } from 'comlink';
 import { merged, mergingOf, type Merging } from '#core/edit';
-import type { Studio } from '#core/document';
 import { imagesToPack, packedCount, putImages } from '../store/photos';
 import { readStudio } from '../store/studio';
 import { takeStudio } from '../store/transfer';
@@ -12,7 +11,7 @@ import type { Progress } from './task';
 export type Looked =
   { ok: true; pieces: number; pours: number; photos: number; missing: number; merging: Merging[] } | { ok: false; says: string };
 
-let opened: (Unpacked & { here: Studio }) | undefined;
+let opened: Unpacked | undefined;
 
 /** The longest side of a thumbnail, px. */
 const THUMB = 320;
@@ -37,7 +36,7 @@ const work = {
     if (!found.ok) return found;
     const here = await readStudio();
     if (!here) return { ok: false, says: 'There is no studio here yet to bring it into.' };
-    opened = { ...found, here };
+    opened = found;
     return {
       ok: true,
       pieces: found.studio.pieces.length,
@@ -50,7 +49,7 @@ const work = {
   /** Takes the archive that was looked at: in the place of the studio, or into it. */
   async take(how: 'replace' | 'keep mine' | 'take theirs', told: Progress): Promise<void> {
     if (!opened) throw new Error('Choose the backup again.');
-    const { studio, images, here, pictured } = opened;
+    const { studio, images, pictured } = opened;
     let n = 0;
     for await (const image of images()) {
       told('Storing the photos', n++ / Math.max(1, pictured.length));
@@ -58,7 +57,9 @@ const work = {
       await putImages([image, ...(thumb ? [{ photoId: image.photoId, size: 'thumb' as const, blob: thumb }] : [])]);
     }
     told('Storing the studio', 0.98);
-    await takeStudio(how === 'replace' ? studio : merged(here, studio, how === 'take theirs' ? 'incoming' : 'here'));
+    // as it is by now: what was edited since the look is not to be lost
+    const here = await readStudio();
+    await takeStudio(how === 'replace' || !here ? studio : merged(here, studio, how === 'take theirs' ? 'incoming' : 'here'));
     await opened.close();
     opened = undefined;
   },

@@ -33,7 +33,7 @@
 
   const reading = $derived(
     (shared.photos ?? [])
-      .filter((p) => p.pieceId === pieceId && p.pourId === session?.pour.id && p.reading)
+      .filter((p) => p.pieceId === pieceId && p.pourId === session?.pour.id && p.reading && !p.drawn)
       .sort((a, b) => (a.takenAt < b.takenAt ? -1 : 1))
       .at(-1)?.reading,
   );
